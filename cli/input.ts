@@ -1,0 +1,42 @@
+import { readFile, stat } from "node:fs/promises";
+import { text } from "node:stream/consumers";
+import { type Fault, faultLine, type Frame } from "../core/index.js";
+import { mostBytes, readFrame } from "../shape/read.js";
+
+/** What could not be used, with the lines that say why: printed to standard error, exit 2. */
+export class Unusable extends Error {
+  constructor(readonly lines: readonly string[]) {
+    super(lines.join("\n"));
+  }
+}
+
+/** The most faults printed of one file. */
+const mostLines = 50;
+
+export const faultLines = (file: string, faults: readonly Fault[]): string[] => {
+  const lines = faults.slice(0, mostLines).map((fault) => `${file}: ${faultLine(fault)}`);
+  if (faults.length > mostLines) lines.push(`${file}: and ${faults.length - mostLines} more`);
+  return lines;
+};
+
+/** The text of a file, or of standard input for `-`. */
+export const readInput = async (file: string): Promise<string> => {
+  if (file === "-") return text(process.stdin);
+  try {
+    const { size } = await stat(file);
+    if (size > 4 * mostBytes)
+      throw new Unusable([`${file}: received ${(size / 1024 / 1024).toFixed(1)} MB; expected at most 4 MB. A frame file holds structure alone.`]);
+    return await readFile(file, "utf8");
+  } catch (error) {
+    if (error instanceof Unusable) throw error;
+    const { code } = error as NodeJS.ErrnoException;
+    const why = code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : (error as Error).message;
+    throw new Unusable([`${file}: it cannot be read: ${why}. Name a *.frame.json file, or - for standard input.`]);
+  }
+};
+
+export const readFrameFile = async (file: string): Promise<Frame> => {
+  const result = readFrame(await readInput(file));
+  if (result.ok) return result.frame;
+  throw new Unusable(faultLines(file, result.faults));
+};

@@ -1,0 +1,37 @@
+import type { Command } from "commander";
+import { Unusable } from "./input.js";
+
+interface StartOptions {
+  port: string;
+  host: string;
+  data: string;
+}
+
+const start = async (files: string[], options: StartOptions): Promise<void> => {
+  const port = Number(options.port);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new Unusable([`--port: received ${options.port}; expected a number from 0 to 65535.`]);
+  // the server is not needed by the other commands, and takes a while to load
+  const { serve } = await import("../server/serve.js");
+  const { Busy } = await import("../server/lock.js");
+  try {
+    await serve({ files, port, host: options.host, data: options.data, say: (line) => process.stdout.write(`${line}\n`) });
+  } catch (error) {
+    if (error instanceof Busy) throw new Unusable([error.message]);
+    const { code } = error as NodeJS.ErrnoException;
+    if (code === "EADDRINUSE") throw new Unusable([`Port ${port} of ${options.host} is taken by another program. Use --port to choose another one.`]);
+    if (code === "EACCES" || code === "ENOTDIR" || code === "EADDRNOTAVAIL") throw new Unusable([(error as Error).message]);
+    throw error;
+  }
+};
+
+export const addStart = (program: Command): void => {
+  program
+    .command("start")
+    .description("serve the application")
+    .argument("[files...]", "frame files to put on the shelf, those that are not there yet")
+    .option("--port <number>", "the port; 0 takes any free one", "4860")
+    .option("--host <name>", "the address to listen on", "127.0.0.1")
+    .option("--data <folder>", "where the frames are kept", process.env.HANDY_FRAME_DATA ?? "data")
+    .action(start);
+};

@@ -1,0 +1,86 @@
+import { bandsOf, childrenOf, factValues, frameDefaults, nodeDefaults, startOf, withoutDefaults } from "./defaults.js";
+import { equal } from "./equal.js";
+import type { Action, Do, Frame, Id, Node } from "./types.js";
+
+const keyOrder = {
+  frame:
+    "format name address targets bands short facts relaunch root nodes motions motion calm theme journeys linkCases".split(" "),
+  node: (
+    "kind title note tab path also running linkIn params wants children list detail start base splitFrom ratio empty faces facesOn " +
+    "shortFace keep again back limit labels floating strip heading needs opens opensIn opensOn rest over edge bars header " +
+    "motion body actions extras after"
+  ).split(" "),
+};
+
+const ordered = <T extends object>(value: T, order: readonly string[]): T => {
+  const source = value as Record<string, unknown>;
+  const sorted: Record<string, unknown> = {};
+  for (const key of order) if (source[key] !== undefined) sorted[key] = source[key];
+  return sorted as T;
+};
+
+const plainDo = (value: Do): Do => {
+  if (value.kind === "open") return withoutDefaults(value, { how: "add", params: {}, with: {} });
+  if (value.kind === "set" && value.then) return { ...value, then: plainDo(value.then) };
+  return value;
+};
+const plainActions = (actions: Action[]): Action[] => actions.map((action) => ({ ...action, do: plainDo(action.do) }));
+
+/** A node without the keys that have their defaults: the form it has in a frame. */
+export const plainNode = (node: Node, narrowestBand = "hand"): Node => {
+  let plain: Node = withoutDefaults(node, nodeDefaults[node.kind]);
+  if (plain.kind === "screen") {
+    if (plain.actions) plain = { ...plain, actions: plainActions(plain.actions) };
+    if (plain.after) plain = { ...plain, after: { ...plain.after, do: plainDo(plain.after.do) } };
+    plain = withoutDefaults(plain, { params: {}, also: [], wants: [] });
+  }
+  if (plain.kind === "stack" && plain.base !== undefined && plain.base === startOf(plain)) {
+    const { base: _, ...rest } = plain;
+    plain = rest;
+  }
+  if ((plain.kind === "stack" || plain.kind === "hub") && plain.start !== undefined && plain.start === plain.children[0]) {
+    const { start: _, ...rest } = plain;
+    plain = rest;
+  }
+  if (plain.kind === "hub") {
+    if (plain.extras) plain = { ...plain, extras: plainActions(plain.extras) };
+    plain = withoutDefaults(plain, { faces: { [narrowestBand]: "bar" }, facesOn: {} });
+  }
+  if (plain.needs)
+    plain = { ...plain, needs: plain.needs.map((need) => withoutDefaults(need, { resume: false })) };
+  return withoutDefaults(plain, { needs: [], opensIn: {}, opensOn: {}, motion: {}, tab: {} });
+};
+
+/** The nodes in the order they are written: down the tree from the root, then the loose ones and what is in them by id. */
+const writingOrder = (frame: Frame): Id[] => {
+  const order = new Set<Id>();
+  const walk = (id: Id): void => {
+    if (order.has(id) || !Object.hasOwn(frame.nodes, id)) return;
+    order.add(id);
+    for (const child of childrenOf(frame.nodes[id]!)) walk(child);
+  };
+  walk(frame.root);
+  for (const id of Object.keys(frame.nodes).sort()) walk(id);
+  return [...order];
+};
+
+/** The frame in its one written form: defaults left out, keys and nodes in a stable order. */
+export const plainFrame = (frame: Frame): Frame => {
+  const narrowest = bandsOf(frame)[0]?.id;
+  const nodes: Record<Id, Node> = {};
+  for (const id of writingOrder(frame)) nodes[id] = ordered(plainNode(frame.nodes[id]!, narrowest), keyOrder.node);
+  const plain: Frame = { ...frame, nodes };
+  if (plain.targets)
+    plain.targets = plain.targets.map((target) => withoutDefaults(target, { systemBack: true, edgeSwipe: false }));
+  if (plain.facts)
+    plain.facts = plain.facts.map((fact) =>
+      withoutDefaults(fact, { lasting: true, launch: factValues({ ...fact })[0], values: undefined }),
+    );
+  if (plain.address) plain.address = withoutDefaults(plain.address, { running: "open", hosts: [] });
+  if (equal(plain.address, {})) delete plain.address;
+  const { facts: _facts, ...fixed } = frameDefaults;
+  return ordered(withoutDefaults(plain, { ...fixed, facts: [], motions: {}, motion: {}, theme: {} }), keyOrder.frame);
+};
+
+/** The text of a `*.frame.json` file. Line by line, so that two versions differ only where the frames do. */
+export const writeFrame = (frame: Frame): string => `${JSON.stringify(plainFrame(frame), null, 2)}\n`;

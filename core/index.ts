@@ -1,0 +1,59 @@
+export type {
+  Action,
+  Body,
+  Colours,
+  ContainerNode,
+  Do,
+  Face,
+  Fact,
+  FactValue,
+  Field,
+  Frame,
+  FrameField,
+  HubNode,
+  Id,
+  ListBody,
+  Node,
+  NodeKind,
+  ScreenNode,
+  StackNode,
+  Tab,
+  Target,
+  Theme,
+} from "./frame/types.js";
+export { bandsOf, childrenOf, factsOf, factValues, hasSystemBack, startOf, targetsOf } from "./frame/defaults.js";
+export { equal } from "./frame/equal.js";
+export { faceOf, isThere, tabsOf } from "./frame/faces.js";
+export { type Fault, faultLine, shown } from "./frame/fault.js";
+export { faultsOf } from "./frame/faults.js";
+export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
+export { pointer, segmentsOf } from "./frame/pointer.js";
+export { bandAt, type Insets, noInsets, type View, viewOf } from "./frame/view.js";
+export { plainFrame, writeFrame } from "./frame/write.js";
+
+export { fillPattern, namesOf, patternOf, readPattern } from "./address/pattern.js";
+
+export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
+export type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit/edit.js";
+export { type Change, fold, type History, type HistoryEvent } from "./edit/history.js";
+export { duplicateOf, freeIdIn } from "./edit/naming.js";
+
+export type { Move, NavigationEvent, Note } from "./navigate/events.js";
+export { type Consequences, consequencesOf } from "./navigate/consequences.js";
+export { explain } from "./navigate/explain.js";
+export { backEvent, type Ladder, ladderOf } from "./navigate/ladder.js";
+export { type Beyond, beyondRange } from "./navigate/range.js";
+export { type EventResult, readEvent } from "./navigate/read-event.js";
+export { refit } from "./navigate/refit.js";
+export { choicesAt, exploreFrom, routeTo } from "./navigate/route.js";
+export { fill, nameOf } from "./navigate/run.js";
+export { addressOf, type Snapshot, snapshotOf } from "./navigate/snapshot.js";
+export { type Entry, focusPath, isHub, isStack, type State, topOf, type Ui } from "./navigate/state.js";
+export { launch, type Step, step, viewAfter } from "./navigate/step.js";
+export { type SeenBar, type SeenHeader, type Surface, surfaceOf } from "./navigate/surface.js";
+export { exploredOf, looksOf, takeWay, type Way, waysIn, type WayInLook, waysOut } from "./navigate/ways.js";
+
+export { arrange, arrangeSurface, type Region, type Role } from "./arrange/arrange.js";
+
+export { type Card, fitPlan, type PlanLayout, planLayout, planSizes, type Plate } from "./plan/layout.js";
+export { stepsOf } from "./plan/steps.js";

@@ -1,0 +1,69 @@
+import type { Fault } from "../frame/fault.js";
+import { isAttached } from "../frame/frame-index.js";
+import type { Frame, Id } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import { looksOf, screensUnder, type Way, waysIn } from "./ways.js";
+
+/** What a change does to one node, as a person would see it. */
+export interface Consequences {
+  /** Faults that forbid the change. */
+  faults: Fault[];
+  bars: { before: boolean; after: boolean };
+  header: { before: boolean; after: boolean };
+  /** What Back does from there, by the first way in: ids of the screens, then the end. */
+  back: { before: string[]; after: string[] };
+  /** Ways in after which bars, header or Back are others than before. */
+  changed: Way[];
+  /** Ways in that are gone, or lead nowhere now. */
+  broken: Way[];
+  /** It stands in no container now, so nothing can open it. */
+  loose: boolean;
+}
+
+interface Look {
+  bars: boolean;
+  header: boolean;
+  back: string[];
+}
+
+const sameWay = (a: Way, b: Way): boolean => a.from === b.from && a.via === b.via && a.action === b.action;
+
+/** Compares a node before and after a change, through the screens at or under it and every way into them. */
+export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, faults: Fault[] = []): Consequences => {
+  const screens = screensUnder(before, id).slice(0, 12);
+  const looks = (frame: Frame, screen: Id): { way: Way; look: Look | null }[] =>
+    !frame.nodes[screen] || !isAttached(frame, screen)
+      ? waysIn(frame, screen).map((way) => ({ way, look: null }))
+      : looksOf(frame, view, screen).map(({ way, taken }) => ({
+          way,
+          look: taken && {
+            bars: taken.snapshot.bars.length > 0,
+            header: taken.snapshot.headers.length > 0,
+            back: taken.snapshot.back,
+          },
+        }));
+  const changed: Way[] = [];
+  const broken: Way[] = [];
+  let first: { before: Look | null; after: Look | null } | null = null;
+  for (const screen of screens) {
+    const then = looks(after, screen);
+    for (const { way, look } of looks(before, screen)) {
+      const now = then.find((other) => sameWay(other.way, way))?.look ?? null;
+      first ??= { before: look, after: now };
+      if (!look) continue;
+      if (!now) broken.push(way);
+      else if (look.bars !== now.bars || look.header !== now.header || look.back.join() !== now.back.join()) changed.push(way);
+    }
+  }
+  const side = (look: Look | null | undefined): Look => look ?? { bars: false, header: false, back: [] };
+  const [was, is] = [side(first?.before), side(first?.after)];
+  return {
+    faults,
+    bars: { before: was.bars, after: is.bars },
+    header: { before: was.header, after: is.header },
+    back: { before: was.back, after: is.back },
+    changed,
+    broken,
+    loose: after.nodes[id] !== undefined && !isAttached(after, id),
+  };
+};

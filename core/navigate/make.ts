@@ -1,0 +1,43 @@
+import { fillsPattern, paramsNamed } from "../address/pattern.js";
+import { startOf } from "../frame/defaults.js";
+import type { HubNode, Id, StackNode } from "../frame/types.js";
+import { type Entering, newScreen, nodeIn, type Run } from "./run.js";
+import { type ContainerEntry, emptyUi, type Entry, type HubInside, noParams, type StackInside } from "./state.js";
+
+const newContainer = (run: Run, node: Id, entering: Entering, inside: StackInside | HubInside): ContainerEntry =>
+  ({ key: run.nextKey++, node, ...entering, ui: emptyUi, since: null, inside }) as ContainerEntry;
+
+export const plainly: Entering = { params: noParams, carried: noParams, opens: null };
+
+/**
+ * A node's entry as it is when nobody has been there: a stack at its start, a hub at its start tab. A container keeps
+ * what was handed over and passes it on to the screen it starts at, which gets those params its address names.
+ */
+export const fresh = (run: Run, id: Id, entering: Entering = plainly): Entry => {
+  const node = nodeIn(run, id);
+  if (!node || node.kind === "screen") {
+    const params = node && entering.params !== noParams ? paramsNamed(node, entering.params) : noParams;
+    return newScreen(run, id, { ...entering, params });
+  }
+  const start = startOf(node as StackNode | HubNode)!;
+  const first = fresh(run, start, { ...entering, opens: null });
+  const own: Entering = { params: noParams, carried: entering.carried, opens: entering.opens };
+  return node.kind === "hub"
+    ? newContainer(run, id, own, { kind: "hub", active: start, visits: [], tabs: { [start]: first } })
+    : newContainer(run, id, own, { kind: "stack", entries: [first] });
+};
+
+/** The entry of `way[i]`, made on the way to the last of `way`, which gets what is `entering`. */
+export const madeOnTheWay = (run: Run, way: readonly Id[], i: number, entering: Entering): Entry => {
+  const id = way[i]!;
+  const node = nodeIn(run, id)!;
+  const next = way[i + 1];
+  if (next === undefined) return node.kind === "screen" ? newScreen(run, id, entering) : fresh(run, id, entering);
+  const inner = madeOnTheWay(run, way, i + 1, entering);
+  if (node.kind === "hub") return newContainer(run, id, plainly, { kind: "hub", active: next, visits: [], tabs: { [next]: inner } });
+  const start = startOf(node as StackNode)!;
+  const first = nodeIn(run, start)!;
+  const laid = start !== next && (first.kind !== "screen" || fillsPattern(first, entering.params));
+  const entries = laid ? [fresh(run, start, { ...plainly, params: entering.params }), inner] : [inner];
+  return newContainer(run, id, plainly, { kind: "stack", entries });
+};

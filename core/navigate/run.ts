@@ -1,0 +1,80 @@
+import type { Frame, Id, Node, Opens } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import type { Note, NoteCode } from "./events.js";
+import { emptyUi, type Entry, entriesInside, type Params, type ScreenEntry } from "./state.js";
+
+/** What one event is carried out with. The only thing that changes while an event runs, and it is gone after it. */
+export interface Run {
+  readonly frame: Frame;
+  readonly view: View;
+  clock: number;
+  nextKey: number;
+  notes: Note[];
+  /** Drafts this event gave away, as `key/field`: they are not lost. */
+  given: Set<string>;
+}
+
+export const note = (run: Run, code: NoteCode, node: Id | null, text: string): void => {
+  run.notes.push({ code, node, text });
+};
+
+export const nodeIn = (run: Run, id: Id): Node | undefined =>
+  Object.hasOwn(run.frame.nodes, id) ? run.frame.nodes[id] : undefined;
+
+/** What a person calls a node: its tab's label or its title, with params filled in. */
+export const nameOf = (frame: Frame, id: Id, params?: Params): string => {
+  const node = Object.hasOwn(frame.nodes, id) ? frame.nodes[id] : undefined;
+  const title = node?.title ?? node?.tab?.label ?? id;
+  return params ? fill(title, params) : title;
+};
+
+/** Puts params into `{name}`; a name that has no value stays as it is. */
+export const fill = (text: string, params: Params): string =>
+  text.includes("{") ? text.replace(/\{(\w+)\}/g, (whole, name: string) => (Object.hasOwn(params, name) ? params[name]! : whole)) : text;
+
+export const sameParams = (a: Params, b: Params): boolean => {
+  if (a === b) return true;
+  const keys = Object.keys(a);
+  return keys.length === Object.keys(b).length && keys.every((key) => Object.hasOwn(b, key) && a[key] === b[key]);
+};
+
+export interface Entering {
+  params: Params;
+  carried: Params;
+  opens: Opens | null;
+}
+
+/** A screen's new entry. */
+export const newScreen = (run: Run, node: Id, entering: Entering): ScreenEntry => ({
+  key: run.nextKey++,
+  node,
+  ...entering,
+  ui: emptyUi,
+  since: run.clock,
+});
+
+const loseDrafts = (run: Run, entry: Entry): void => {
+  for (const [field, text] of Object.entries(entry.ui.drafts))
+    if (text !== "" && !run.given.has(`${entry.key}/${field}`))
+      note(run, "draft-lost", entry.node, `${nameOf(run.frame, entry.node, entry.params)} held a draft in ${field}: it is lost.`);
+};
+
+/** Says which drafts go with an entry that leaves the state, and all inside it. */
+export const lose = (run: Run, entry: Entry): void => {
+  loseDrafts(run, entry);
+  for (const inner of entriesInside(entry)) lose(run, inner);
+};
+
+/** The entry, and all inside it, with what the person left there emptied. */
+export const emptied = (run: Run, entry: Entry): Entry => {
+  if (!entry.inside) {
+    if (entry.ui === emptyUi) return entry;
+    loseDrafts(run, entry);
+    return { ...entry, ui: emptyUi };
+  }
+  if (entry.inside.kind === "stack")
+    return { ...entry, ui: emptyUi, inside: { ...entry.inside, entries: entry.inside.entries.map((e) => emptied(run, e)) } };
+  const tabs: Record<Id, Entry> = {};
+  for (const [id, tab] of Object.entries(entry.inside.tabs)) tabs[id] = emptied(run, tab);
+  return { ...entry, ui: emptyUi, inside: { ...entry.inside, tabs } };
+};

@@ -1,0 +1,120 @@
+import { childrenOf } from "../frame/defaults.js";
+import type { Action, Do, Frame, Id, Node } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import type { NavigationEvent } from "./events.js";
+import { exploreFrom, type Reached } from "./route.js";
+import { type Snapshot, snapshotOf } from "./snapshot.js";
+import { topOf } from "./state.js";
+import { launch, step } from "./step.js";
+
+/** One way from a node to another: an action, a list's rows, or what a screen does by itself. */
+export interface Way {
+  from: Id;
+  to: Id;
+  via: "action" | "row" | "after";
+  /** The action's id; null for rows and `after`. */
+  action: Id | null;
+  label: string;
+  /** Where on the screen it stands. */
+  place: string;
+}
+
+const target = (action: Do): Id | null =>
+  action.kind === "open" ? action.to : action.kind === "set" && action.then ? target(action.then) : null;
+
+/** The ways out of a node, in the order they stand on it: rows, actions, then what it does by itself. */
+export const waysOut = (id: Id, node: Node): Way[] => {
+  const ways: Way[] = [];
+  if (node.kind === "screen" && node.body && "opens" in node.body && node.body.opens)
+    ways.push({ from: id, to: node.body.opens, via: "row", action: null, label: node.body.row, place: "row" });
+  const actions: readonly Action[] = (node.kind === "screen" ? node.actions : node.kind === "hub" ? node.extras : undefined) ?? [];
+  for (const action of actions) {
+    const to = target(action.do);
+    if (to !== null) ways.push({ from: id, to, via: "action", action: action.id, label: action.label, place: action.place });
+  }
+  const by = node.kind === "screen" && node.after ? target(node.after.do) : null;
+  if (by !== null && node.kind === "screen")
+    ways.push({ from: id, to: by, via: "after", action: null, label: `after ${node.after!.ms} ms`, place: "by itself" });
+  return ways;
+};
+
+const allWays = new WeakMap<Frame, Map<Id, Way[]>>();
+
+/** The ways into a node from anywhere in the frame. */
+export const waysIn = (frame: Frame, id: Id): readonly Way[] => {
+  let ways = allWays.get(frame);
+  if (!ways) {
+    ways = new Map();
+    for (const [from, node] of Object.entries(frame.nodes))
+      for (const way of waysOut(from, node)) {
+        const list = ways.get(way.to);
+        if (list) list.push(way);
+        else ways.set(way.to, [way]);
+      }
+    allWays.set(frame, ways);
+  }
+  return ways.get(id) ?? [];
+};
+
+const explored = new WeakMap<Frame, Map<string, Map<Id, Reached>>>();
+
+/** Everywhere a person can go from the launch, worked out once for each frame and view. */
+export const exploredOf = (frame: Frame, view: View): Map<Id, Reached> => {
+  let byView = explored.get(frame);
+  if (!byView) explored.set(frame, (byView = new Map()));
+  const key = JSON.stringify(view);
+  let found = byView.get(key);
+  if (!found) byView.set(key, (found = exploreFrom(frame, view, launch(frame, view).state)));
+  return found;
+};
+
+/** What taking a way comes to. `real` says that its screen was reached as a person would, not opened from outside. */
+export interface TakenWay {
+  snapshot: Snapshot;
+  real: boolean;
+}
+
+const eventOf = (frame: Frame, way: Way): NavigationEvent => {
+  if (way.via === "row") return { do: "pick", row: 3, in: way.from };
+  if (way.via === "after") {
+    const node = frame.nodes[way.from];
+    return { do: "wait", ms: node?.kind === "screen" ? (node.after?.ms ?? 0) : 0 };
+  }
+  return { do: "tap", action: way.action!, in: way.from };
+};
+
+/** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view. */
+export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => {
+  const reached = exploredOf(frame, view).get(way.from);
+  const from = reached?.state ?? step(frame, view, launch(frame, view).state, { do: "open", to: way.from }).state;
+  const hub = frame.nodes[way.from]?.kind === "hub";
+  if (!hub && topOf(from.root).node !== way.from) return null;
+  let event = eventOf(frame, way);
+  const node = frame.nodes[way.from];
+  if (event.do === "pick" && node?.kind === "screen" && node.body && "rows" in node.body)
+    event = { ...event, row: Math.max(1, Math.min(event.row, node.body.rows)) };
+  const taken = step(frame, view, from, event);
+  return taken.state === from ? null : { snapshot: snapshotOf(frame, view, taken), real: reached !== undefined };
+};
+
+/** How a node's ways in look: whether bars and header are there, and what Back does, for each. */
+export interface WayInLook {
+  way: Way;
+  taken: TakenWay | null;
+}
+
+export const looksOf = (frame: Frame, view: View, id: Id): WayInLook[] =>
+  waysIn(frame, id).map((way) => ({ way, taken: takeWay(frame, view, way) }));
+
+/** The screens at or below a node, each once. */
+export const screensUnder = (frame: Frame, id: Id): Id[] => {
+  const found = new Set<Id>();
+  const walk = (at: Id): void => {
+    const node = frame.nodes[at];
+    if (!node || found.has(at)) return;
+    if (node.kind === "screen") found.add(at);
+    else for (const child of childrenOf(node)) walk(child);
+  };
+  walk(id);
+  return [...found];
+};

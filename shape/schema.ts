@@ -1,0 +1,235 @@
+import Joi from "joi";
+import { colourNames, sizeNames } from "../core/frame/types.js";
+
+/** `[a-z][A-Za-z0-9]{0,39}`, without the names every JavaScript object answers to. */
+export const id = Joi.string()
+  .pattern(/^[a-z][A-Za-z0-9]{0,39}$/, "id")
+  .invalid(...Object.getOwnPropertyNames(Object.prototype))
+  .messages({
+    "string.pattern.name": "an id: a small letter, then letters and digits, 40 at most",
+    "any.invalid": "an id that is no built-in name",
+  });
+
+const text = Joi.string().allow("").max(4000);
+const label = Joi.string().allow("").max(200);
+const amount = Joi.number().min(0).max(1_000_000);
+const byId = (value: Joi.Schema) => Joi.object().pattern(id, value);
+const someOf = (...values: string[]) => Joi.string().valid(...values);
+
+const factValue = Joi.alternatives(Joi.boolean().strict(), Joi.string().max(60));
+const template = Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), text);
+const opens = someOf("push", "sheet", "fullscreen", "dialog", "side");
+const face = someOf("bar", "top", "rail", "panel", "drawer");
+const motionKinds = ["push", "sheet", "fullscreen", "dialog", "side", "switch", "replace"];
+const motionTable = Joi.object(Object.fromEntries(motionKinds.map((kind) => [kind, id])));
+
+const only = Joi.object({
+  targets: Joi.array().items(id),
+  bands: Joi.array().items(id),
+  facts: byId(factValue),
+});
+
+/** What an action does: one form for each kind. */
+export const action = Joi.object({
+  kind: someOf("open", "back", "close", "root", "set", "menu").required(),
+})
+  .when(Joi.object({ kind: Joi.valid("open") }).unknown(), {
+    then: Joi.object({
+      to: id.required(),
+      params: template,
+      with: template,
+      how: someOf("add", "replace", "clear"),
+      as: opens,
+    }),
+  })
+  .when(Joi.object({ kind: Joi.valid("close") }).unknown(), { then: Joi.object({ give: template }) })
+  .when(Joi.object({ kind: Joi.valid("set") }).unknown(), {
+    then: Joi.object({ fact: id.required(), is: factValue.required(), then: Joi.link("#deed") }),
+  })
+  .id("deed");
+
+const actions = Joi.array().items(
+  Joi.object({
+    id: id.required(),
+    label: label.required(),
+    place: someOf("body", "start", "end", "footer").required(),
+    icon: label,
+    only,
+    do: action.required(),
+  }),
+);
+
+const bodyKinds: Record<string, Record<string, Joi.Schema>> = {
+  blank: {},
+  text: { text: text.required() },
+  list: rowBody(),
+  grid: rowBody(),
+  form: {
+    fields: Joi.array()
+      .items(Joi.object({ id: id.required(), label: label.required(), input: someOf("text", "note", "switch").required() }))
+      .max(200)
+      .required(),
+  },
+  thread: { rows: Joi.number().integer().min(0).max(10_000).required() },
+  media: {},
+};
+
+function rowBody() {
+  return { rows: Joi.number().integer().min(0).max(100_000).required(), row: label.required(), opens: id, param: Joi.string().pattern(/^\w{1,60}$/) };
+}
+
+/** An object whose other keys depend on its `kind`. */
+const byKind = (kinds: Record<string, Record<string, Joi.Schema>>, common: Record<string, Joi.Schema> = {}) => {
+  let schema = Joi.object({ kind: someOf(...Object.keys(kinds)).required(), ...common });
+  for (const [kind, keys] of Object.entries(kinds))
+    if (Object.keys(keys).length) schema = schema.when(Joi.object({ kind: Joi.valid(kind).required() }).unknown(), { then: Joi.object(keys) });
+  return schema;
+};
+
+const tab = Joi.object({
+  label,
+  icon: label,
+  activeIcon: label,
+  iconOn: byId(label),
+  badge: Joi.alternatives(Joi.number().integer().min(0).max(100_000), Joi.valid("dot")),
+  hidden: Joi.boolean(),
+  only,
+});
+
+const common = {
+  title: label,
+  note: text,
+  tab,
+  needs: Joi.array().items(
+    Joi.object({
+      fact: id.required(),
+      is: Joi.alternatives(factValue, Joi.array().items(factValue).min(1)).required(),
+      otherwise: id,
+      resume: Joi.boolean(),
+    }),
+  ),
+  opens,
+  opensIn: byId(opens),
+  opensOn: byId(opens),
+  rest: Joi.array().items(Joi.number().greater(0).max(1)).min(1).sort({ order: "ascending" }),
+  over: someOf("all", "region"),
+  edge: someOf("start", "end"),
+  bars: someOf("keep", "hide"),
+  header: someOf("on", "off"),
+  motion: motionTable,
+};
+
+const path = Joi.string().max(400);
+const children = Joi.array().items(id).max(20_000).required();
+
+/** One node of the frame file. */
+export const node = byKind(
+  {
+    screen: {
+      path,
+      also: Joi.array().items(path),
+      running: someOf("open", "rebuild"),
+      linkIn: id,
+      params: Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), someOf("text", "whole")),
+      wants: Joi.array().items(Joi.string().max(60)),
+      body: byKind(bodyKinds),
+      actions,
+      after: Joi.object({ ms: amount.required(), do: action.required() }),
+    },
+    stack: { children, start: id, base: id.allow(null) },
+    hub: {
+      children,
+      start: id,
+      faces: byId(face),
+      facesOn: byId(byId(face)),
+      shortFace: face,
+      keep: someOf("live", "place", "fresh"),
+      again: someOf("root", "top", "none"),
+      back: someOf("start", "visited", "leave"),
+      limit: Joi.number().integer().min(2).max(100),
+      labels: someOf("always", "active", "never"),
+      floating: Joi.boolean(),
+      strip: Joi.boolean(),
+      heading: Joi.object({ title: label.required(), icon: label }),
+      extras: actions,
+    },
+    pair: { list: id, detail: id, splitFrom: id, ratio: Joi.number().min(0.1).max(0.9), empty: text },
+  },
+  common,
+);
+
+const ease = Joi.alternatives(
+  Joi.valid("linear"),
+  Joi.object({ bezier: Joi.array().ordered(Joi.number().min(0).max(1).required(), Joi.number().required(), Joi.number().min(0).max(1).required(), Joi.number().required()).length(4).required() }),
+  Joi.object({
+    spring: Joi.object({
+      mass: Joi.number().greater(0).required(),
+      stiffness: Joi.number().greater(0).required(),
+      damping: amount.required(),
+      velocity: Joi.number(),
+    }).required(),
+  }),
+  Joi.object({ steps: Joi.number().integer().min(1).max(1000).required() }),
+);
+const tracks = Joi.array()
+  .items(
+    Joi.object({
+      property: someOf("x", "y", "scale", "opacity", "turn").required(),
+      from: Joi.number().required(),
+      to: Joi.number().required(),
+      delay: amount,
+      ms: amount,
+      ease: ease.required(),
+    }),
+  )
+  .unique("property")
+  .required();
+const motionShape = Joi.object({ incoming: tracks, outgoing: tracks, above: someOf("incoming", "outgoing").required() });
+const motion = Joi.object({
+  name: label.required(),
+  forward: motionShape.required(),
+  back: Joi.alternatives(Joi.valid("mirror"), motionShape).required(),
+  scrim: Joi.number().min(0).max(1),
+});
+
+const hex = Joi.string().pattern(/^#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})$/, "CSS hex colour");
+const colours = Joi.object(Object.fromEntries(colourNames.map((name) => [name, hex])));
+const anything = Joi.object().unknown();
+
+/** The fields of the frame itself, by name. */
+export const frameFields = {
+  name: Joi.string().min(1).max(120).required(),
+  address: Joi.object({ scheme: Joi.string().pattern(/^[a-z][a-z0-9+.-]*$/, "URL scheme"), hosts: Joi.array().items(Joi.string().max(253)), running: someOf("open", "rebuild"), lost: id }),
+  targets: Joi.array().items(Joi.object({ id: id.required(), label: label.required(), systemBack: Joi.boolean(), edgeSwipe: Joi.boolean() })).min(1),
+  bands: Joi.array().items(Joi.object({ id: id.required(), from: amount.required() })).min(1),
+  short: amount,
+  facts: Joi.array().items(
+    Joi.object({ id: id.required(), label: label.required(), values: Joi.array().items(Joi.string().max(60)).min(2), launch: factValue, lasting: Joi.boolean() }),
+  ),
+  relaunch: someOf("nothing", "place", "everything"),
+  motions: byId(motion),
+  motion: motionTable,
+  calm: id,
+  theme: Joi.object({ light: colours, dark: colours, mark: someOf("line", "fill", "none"), font: label, corner: Joi.number().min(0).max(60), sizes: Joi.object(Object.fromEntries(sizeNames.map((name) => [name, Joi.number().min(0).max(2000)]))) }),
+  journeys: Joi.array().items(
+    Joi.object({
+      id: id.required(),
+      name: label.required(),
+      view: anything.required(),
+      url: Joi.string(),
+      facts: byId(factValue),
+      steps: Joi.array().items(Joi.object({ event: anything.required(), see: anything })).required(),
+    }),
+  ),
+  linkCases: Joi.array().items(
+    Joi.object({ id: id.required(), url: Joi.string().required(), start: someOf("cold", "running").required(), facts: byId(factValue), see: anything.required() }),
+  ),
+};
+
+/** The whole frame file. */
+export const frame = Joi.object({
+  format: Joi.valid("handy-frame/1").required(),
+  ...frameFields,
+  root: id.required(),
+  nodes: byId(node).required(),
+});
