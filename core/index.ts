@@ -28,6 +28,7 @@ export { type Fault, faultLine, shown } from "./frame/fault.js";
 export { faultsOf } from "./frame/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
 export { pointer, segmentsOf } from "./frame/pointer.js";
+export { type StartingShape, startingShapes } from "./frame/starts.js";
 export { bandAt, type Insets, noInsets, type View, viewOf } from "./frame/view.js";
 export { plainFrame, writeFrame } from "./frame/write.js";
 

@@ -57,12 +57,12 @@ export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
     const container = path[i]!;
     const child = path[i + 1]!;
     const node = frame.nodes[container.node]!;
-    const header = (title: string, back: boolean): SeenHeader => ({ by: container.node, title, back });
+    const drawn = (title: string, back: boolean): SeenHeader => ({ by: container.node, title, back });
     const childNode = frame.nodes[child.node]!;
     const title = () => fill(childNode.title ?? childNode.tab?.label ?? child.node, child.inside ? top.params : child.params);
     if (isStack(container)) {
       beneath ||= container.inside.entries.length > 1;
-      layers.push({ container, child, bar: null, strip: null, header: hasHeader(frame, child) ? header(title(), beneath) : null });
+      layers.push({ container, child, bar: null, strip: null, header: hasHeader(frame, child) ? drawn(title(), beneath) : null });
     } else if (isHub(container)) {
       const hub = node as HubNode;
       const face = faceOf(frame, hub, view);
@@ -71,8 +71,8 @@ export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
         container,
         child,
         bar: seen ? { hub: container.node, face, active: container.inside.active, ...tabsOf(frame, hub, face, view, state.facts) } : null,
-        strip: hub.strip ? header(childNode.tab?.label ?? title(), beneath) : null,
-        header: !child.inside && hasHeader(frame, child) ? header(title(), false) : null,
+        strip: hub.strip ? drawn(childNode.tab?.label ?? title(), beneath) : null,
+        header: !child.inside && hasHeader(frame, child) ? drawn(title(), false) : null,
       });
       beneath = false;
     }

@@ -1,0 +1,58 @@
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import express, { type Express } from "express";
+import helmet from "helmet";
+import { textBody } from "./body.js";
+import { frameRoutes } from "./frames/routes.js";
+import type { FrameStore } from "./frames/store.js";
+import { ownWrites, servedHosts } from "./guard.js";
+import { noRoute, sendProblems } from "./problem.js";
+
+export interface AppOptions {
+  store: FrameStore;
+  /** Host names it answers for, besides those of this machine. */
+  hosts?: readonly string[];
+  /** The folder of the built page; none serves the data alone. */
+  page?: string;
+  log?: (error: unknown) => void;
+}
+
+/** The application as a request handler. */
+export const createApp = ({ store, hosts = [], page, log = console.error }: AppOptions): Express => {
+  const app = express();
+  app.disable("x-powered-by");
+  app.use(servedHosts(hosts));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", "data:"],
+          fontSrc: ["'self'", "data:"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'", "blob:"],
+          // served over plain http on this machine: there is nothing to upgrade to
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  );
+  app.use("/api", ownWrites, textBody);
+  app.use("/api/frames", (_request, response, next) => {
+    response.set("Cache-Control", "no-store");
+    next();
+  }, frameRoutes(store));
+  app.use("/api", noRoute);
+  if (page && existsSync(page)) {
+    app.use("/assets", express.static(join(page, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
+    app.use(express.static(page, { index: false }));
+    app.get("/{*path}", (_request, response) => response.set("Cache-Control", "no-cache").sendFile(join(page, "index.html")));
+  }
+  app.use(noRoute);
+  app.use(sendProblems(log));
+  return app;
+};

@@ -1,0 +1,115 @@
+import { Router, type Request } from "express";
+import { randomUUID } from "node:crypto";
+import { writeFrame } from "../../core/index.js";
+import { createRequest, nameRequest, restoreRequest, saveRequest, type SaveRequest } from "../../shape/edits.js";
+import { readFrameValue } from "../../shape/read.js";
+import { readBody } from "../body.js";
+import { Problem } from "../problem.js";
+import type { FrameStore, Head } from "./store.js";
+
+const idOf = (request: Request): string => String(request.params.id);
+
+/** The revision that `If-Match` names. */
+const matchOf = (request: Request): number => {
+  const given = request.headers["if-match"];
+  if (given === undefined) throw new Problem("no-match", 'Send If-Match with the revision, such as "42".');
+  const revision = /^"?(\d{1,9})"?$/.exec(given)?.[1];
+  if (revision === undefined) throw new Problem("wrong-form", `If-Match: received ${given.slice(0, 60)}; expected a revision such as "42".`);
+  return Number(revision);
+};
+
+const numberOf = (text: unknown, name: string): number => {
+  if (typeof text !== "string" || !/^\d{1,9}$/.test(text)) throw new Problem("wrong-form", `${name}: expected a whole number.`);
+  return Number(text);
+};
+
+const etag = (head: Head): string => `"${head.revision}"`;
+
+/** What is asked of frames, and what is done to them. */
+export const frameRoutes = (store: FrameStore): Router => {
+  const routes = Router();
+
+  routes.get("/", async (_request, response) => {
+    response.json({ frames: await store.list() });
+  });
+
+  routes.post("/", async (request, response) => {
+    const { frame } = readBody<{ frame: unknown }>(request, createRequest);
+    const read = readFrameValue(frame);
+    if (!read.ok) throw new Problem("frame-faults", "Nothing was put on the shelf.", { faults: read.faults });
+    const head = await store.create(read.frame);
+    response.status(201).location(`/api/frames/${head.id}`).set("ETag", etag(head)).json(head);
+  });
+
+  routes.get("/:id", async (request, response) => {
+    const head = await store.read(idOf(request));
+    response.set("ETag", etag(head)).json(head);
+  });
+
+  routes.get("/:id/file", async (request, response) => {
+    const head = await store.read(idOf(request));
+    response.attachment(`${head.id}.frame.json`).type("application/json").send(writeFrame(head.frame));
+  });
+
+  routes.post("/:id/edits", async (request, response) => {
+    const on = matchOf(request);
+    const { edits } = readBody<SaveRequest>(request, saveRequest);
+    const head = await store.save(idOf(request), on, edits);
+    response.set("ETag", etag(head)).json({ id: head.id, revision: head.revision });
+  });
+
+  routes.get("/:id/revisions", async (request, response) => {
+    const before = request.query.before === undefined ? 2_000_000_000 : numberOf(request.query.before, "before");
+    response.json({ revisions: await store.revisions(idOf(request), before, 100) });
+  });
+
+  routes.get("/:id/revisions/:number", async (request, response) => {
+    response.json(await store.readAt(idOf(request), numberOf(request.params.number, "revision")));
+  });
+
+  routes.put("/:id/revisions/:number/label", async (request, response) => {
+    const { label } = readBody<{ label: string }>(request, nameRequest);
+    await store.nameRevision(idOf(request), numberOf(request.params.number, "revision"), label);
+    response.status(204).end();
+  });
+
+  routes.post("/:id/restore", async (request, response) => {
+    const on = matchOf(request);
+    const { revision } = readBody<{ revision: number }>(request, restoreRequest);
+    const head = await store.restore(idOf(request), on, revision, randomUUID());
+    response.set("ETag", etag(head)).json(head);
+  });
+
+  routes.delete("/:id", async (request, response) => {
+    await store.setDeleted(idOf(request), true);
+    response.status(204).end();
+  });
+
+  routes.post("/:id/bring-back", async (request, response) => {
+    await store.setDeleted(idOf(request), false);
+    response.status(204).end();
+  });
+
+  // what happens to a frame, as it happens; after a break the browser says which revision it knows
+  routes.get("/:id/live", async (request, response) => {
+    const id = idOf(request);
+    const head = await store.read(id);
+    response.status(200).set({ "Content-Type": "text/event-stream", "Cache-Control": "no-store", "X-Accel-Buffering": "no" });
+    const send = (revision: number, data: unknown) => response.write(`id: ${revision}\ndata: ${JSON.stringify(data)}\n\n`);
+    const since = Number(request.headers["last-event-id"] ?? request.query.since);
+    response.write(`retry: 1000\n\n`);
+    if (Number.isInteger(since) && since < head.revision)
+      send(head.revision, { kind: "revisions", frame: id, revision: head.revision, edits: await store.missed(id, since) });
+    const deaf = store.listen((happening) => {
+      if (happening.frame === id) send(happening.revision, happening);
+    });
+    const beat = setInterval(() => response.write(": beat\n\n"), 20_000);
+    beat.unref();
+    response.on("close", () => {
+      clearInterval(beat);
+      deaf();
+    });
+  });
+
+  return routes;
+};

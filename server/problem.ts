@@ -1,0 +1,69 @@
+import type { ErrorRequestHandler, RequestHandler, Response } from "express";
+import type { Fault } from "../core/index.js";
+
+/** Everything a request can be answered with that is not what was asked: status, and what to say. One line each. */
+const catalogue = {
+  "not-json": [400, "The body is not JSON"],
+  "wrong-form": [400, "The request has the wrong form"],
+  "frame-faults": [422, "The frame has faults"],
+  "edit-refused": [422, "The edit cannot be made"],
+  "no-frame": [404, "There is no such frame"],
+  "no-revision": [404, "There is no such revision"],
+  "no-route": [404, "There is nothing at this address"],
+  "no-match": [428, "Say which revision the edits were made on, by If-Match"],
+  stale: [412, "The frame has gone on since"],
+  "too-large": [413, "The body is larger than 4 MB"],
+  "wrong-host": [421, "This server does not answer for that host name"],
+  "wrong-origin": [403, "Writes are taken from this server's own pages alone"],
+  stopping: [503, "The server is stopping"],
+  broken: [500, "Something went wrong in the server"],
+} as const;
+
+export type ProblemCode = keyof typeof catalogue;
+
+/** An answer as `application/problem+json` (RFC 9457); thrown by a handler, sent by `sendProblems`. */
+export class Problem extends Error {
+  readonly status: number;
+
+  constructor(
+    readonly code: ProblemCode,
+    readonly detail: string,
+    readonly more: { faults?: Fault[]; revision?: number; missed?: unknown[] } = {},
+  ) {
+    super(detail);
+    this.status = catalogue[code][0];
+  }
+
+  send(response: Response): void {
+    response
+      .status(this.status)
+      .type("application/problem+json")
+      .send(
+        JSON.stringify({
+          type: `urn:handy-frame:problem:${this.code}`,
+          title: catalogue[this.code][1],
+          status: this.status,
+          detail: this.detail,
+          ...this.more,
+        }),
+      );
+  }
+}
+
+export const noRoute: RequestHandler = (request) => {
+  throw new Problem("no-route", `${request.method} ${request.path} is not known.`);
+};
+
+/** Sends what a handler threw; what nobody expected is logged, and says nothing of the inside. */
+export const sendProblems =
+  (log: (error: unknown) => void): ErrorRequestHandler =>
+  (error: unknown, _request, response, next) => {
+    if (response.headersSent) return next(error);
+    if (error instanceof Problem) return error.send(response);
+    const { type, status } = error as { type?: string; status?: number };
+    if (type === "entity.too.large") return new Problem("too-large", "Send a smaller body: a frame holds structure alone.").send(response);
+    if (status !== undefined && status >= 400 && status < 500)
+      return new Problem("wrong-form", (error as Error).message).send(response);
+    log(error);
+    new Problem("broken", "Nothing was changed. Try again; the server's log has more.").send(response);
+  };
