@@ -1,6 +1,8 @@
 export type {
   Action,
+  Again,
   Body,
+  ColourName,
   Colours,
   ContainerNode,
   Do,
@@ -10,8 +12,11 @@ export type {
   Field,
   Frame,
   FrameField,
+  How,
+  HubBack,
   HubNode,
   Id,
+  Keep,
   ListBody,
   Node,
   NodeKind,
@@ -21,7 +26,7 @@ export type {
   Target,
   Theme,
 } from "./frame/types.js";
-export { bandsOf, childrenOf, factsOf, factValues, hasSystemBack, startOf, targetsOf } from "./frame/defaults.js";
+export { bandsOf, childrenOf, factsOf, factValues, hasEdgeSwipe, hasSystemBack, startOf, targetsOf } from "./frame/defaults.js";
 export { equal } from "./frame/equal.js";
 export { faceOf, isThere, tabsOf } from "./frame/faces.js";
 export { type Fault, faultLine, shown } from "./frame/fault.js";
@@ -29,7 +34,7 @@ export { faultsOf } from "./frame/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
 export { pointer, segmentsOf } from "./frame/pointer.js";
 export { type StartingShape, startingShapes } from "./frame/starts.js";
-export { bandAt, type Insets, noInsets, type View, viewOf } from "./frame/view.js";
+export { bandAt, type Insets, noInsets, targetIn, type View, viewOf } from "./frame/view.js";
 export { plainFrame, writeFrame } from "./frame/write.js";
 
 export { fillPattern, namesOf, patternOf, readPattern } from "./address/pattern.js";

@@ -5,6 +5,7 @@ import helmet from "helmet";
 import { textBody } from "./body.js";
 import { frameRoutes } from "./frames/routes.js";
 import type { FrameStore } from "./frames/store.js";
+import { iconRoutes } from "./icons.js";
 import { ownWrites, servedHosts } from "./guard.js";
 import { noRoute, sendProblems } from "./problem.js";
 
@@ -47,6 +48,7 @@ export const createApp = ({ store, hosts = [], page, log = console.error }: AppO
     next();
   }, frameRoutes(store));
   app.use("/api", noRoute);
+  app.use("/icons", iconRoutes());
   if (page && existsSync(page)) {
     app.use("/assets", express.static(join(page, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
     app.use(express.static(page, { index: false }));

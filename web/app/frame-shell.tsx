@@ -1,0 +1,92 @@
+import { useEffect, useMemo, useState } from "react";
+import { Link, useParams } from "react-router";
+import { Companion } from "../companion/companion.js";
+import { ProblemError } from "../data/problem.js";
+import { request } from "../data/request.js";
+import { OpenFrame } from "../data/session.js";
+import { bringBack, framePath, type HeadAnswer } from "../data/shelf.js";
+import { Button } from "../parts/button.js";
+import { Plan } from "../places/plan/plan.js";
+import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
+import { TopLine } from "./top-line.js";
+import { useViewInAddress, viewInAddress } from "./view-in-address.js";
+
+/** One open frame: the line on top, a place of the work, and the companion beside it. */
+export function FrameShell() {
+  const { id = "" } = useParams();
+  const [opened, setOpened] = useState<OpenFrame | null>(null);
+  const [problem, setProblem] = useState<ProblemError | null>(null);
+  const [tries, setTries] = useState(0);
+
+  useEffect(() => {
+    let gone = false;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    setOpened(null);
+    request<HeadAnswer>(framePath(id)).then(
+      (head) => {
+        if (gone) return;
+        setProblem(null);
+        setOpened(new OpenFrame(head, viewInAddress(new URLSearchParams(location.search))));
+      },
+      (error: unknown) => {
+        if (gone || !(error instanceof ProblemError)) return;
+        setProblem(error);
+        if (error.status === 0) again = setTimeout(() => setTries((n) => n + 1), 2000);
+      },
+    );
+    return () => {
+      gone = true;
+      clearTimeout(again);
+    };
+  }, [id, tries]);
+  useFollowing(opened);
+
+  if (opened)
+    return (
+      <OpenFrameProvider value={opened}>
+        <Workplace />
+      </OpenFrameProvider>
+    );
+  return (
+    <div className="grid h-dvh place-items-center bg-page p-8">
+      {problem ? (
+        <div role="alert" className="max-w-110 rounded-md border border-ink bg-plate-1 p-6">
+          <h1 className="text-[17px] font-bold">{problem.title}</h1>
+          <p className="mt-1 mb-4 text-ink-2">{problem.detail}</p>
+          {problem.status === 0 ? <p>It is asked again every two seconds.</p> : <Link to="/" className="font-semibold text-petrol underline">To the shelf</Link>}
+        </div>
+      ) : (
+        <p className="text-ink-2">Opening the frame …</p>
+      )}
+    </div>
+  );
+}
+
+function Workplace() {
+  const deleted = useSession((session) => session.deleted);
+  const id = useSession((session) => session.id);
+  const [folded, setFolded] = useState(() => innerWidth < 900);
+  useViewInAddress();
+  const place = useMemo(() => <Plan />, []);
+  return (
+    <div className="flex h-dvh min-w-0 flex-col bg-page">
+      <TopLine />
+      {deleted && (
+        <div role="alert" className="flex items-center gap-3 border-b border-clay bg-clay-soft px-4 py-2">
+          <span className="grow">This frame was deleted. Nothing is lost: it can be brought back.</span>
+          <Button onClick={() => void bringBack(id)}>Bring it back</Button>
+        </div>
+      )}
+      <div className="flex min-h-0 grow">
+        {place}
+        {folded ? (
+          <div className="flex w-11 shrink-0 flex-col items-center border-l border-ink pt-2.5">
+            <Button tone="quiet" icon="arrow-line-left" aria-label="Unfold the companion" onClick={() => setFolded(false)} />
+          </div>
+        ) : (
+          <Companion onFold={() => setFolded(true)} />
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState } from "react";
+import { ProblemError } from "../data/problem.js";
+import { request } from "../data/request.js";
+import { useRevisions } from "../data/revisions.js";
+import { framePath, type HeadAnswer } from "../data/shelf.js";
+import { Button } from "../parts/button.js";
+import { PanelDialog } from "../parts/panel-dialog.js";
+import { TextLine } from "../parts/text-line.js";
+import { useOpenFrame, useSession } from "./open-frame.js";
+
+const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
+
+/** Every change that was kept, the newest first; any of them can be named, and made the newest again. */
+export function HistoryPanel({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <PanelDialog title="Changes" says="A restore is a change of its own: nothing is lost by it." open={open} onClose={onClose}>
+      {open && <Revisions onClose={onClose} />}
+    </PanelDialog>
+  );
+}
+
+function Revisions({ onClose }: { onClose: () => void }) {
+  const opened = useOpenFrame();
+  const id = useSession((session) => session.id);
+  const revision = useSession((session) => session.revision);
+  const sync = useSession((session) => session.sync);
+  const { data, error, mutate } = useRevisions(id, revision);
+  const [naming, setNaming] = useState<number | null>(null);
+
+  const attempt = async (work: Promise<unknown>) => {
+    try {
+      await work;
+    } catch (problem) {
+      if (!(problem instanceof ProblemError)) throw problem;
+      opened.say("fault", `${problem.title}. ${problem.detail}`);
+    }
+  };
+  const restore = (number: number) =>
+    attempt(request<HeadAnswer>(`${framePath(id)}/restore`, { method: "POST", match: revision, body: { revision: number } }).then(onClose));
+  const name = (number: number, label: string) =>
+    attempt(request(`${framePath(id)}/revisions/${number}/label`, { method: "PUT", body: { label } }).then(() => mutate()));
+
+  if (error && !data) return <p className="text-clay">The changes cannot be read now: {(error as Error).message}</p>;
+  if (!data) return <p className="text-ink-2">Reading the changes …</p>;
+  return (
+    <ol className="flex flex-col">
+      {data.map((row) => (
+        <li key={row.number} className="flex h-10 items-center gap-3 border-b border-rule last:border-b-0">
+          <span className="mono w-8 text-right text-ink-2">{row.number}</span>
+          {naming === row.number ? (
+            <TextLine autoFocus aria-label="Name of the change" value={row.label} onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))} onBlurCapture={() => setNaming(null)} />
+          ) : (
+            <button type="button" className="min-w-0 grow truncate text-left hover:underline" title="Give this change a name" onClick={() => setNaming(row.number)}>
+              {row.label}
+            </button>
+          )}
+          <time className="shrink-0 text-ink-2" dateTime={row.made}>
+            {when.format(new Date(row.made))}
+          </time>
+          <Button disabled={row.number === revision || sync !== "saved"} onClick={() => void restore(row.number)}>
+            {row.number === revision ? "Newest" : "Restore"}
+          </Button>
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,115 @@
+import { DropdownMenu } from "radix-ui";
+import { useEffect, useState } from "react";
+import { Link, useParams } from "react-router";
+import { Button } from "../parts/button.js";
+import { TextLine } from "../parts/text-line.js";
+import { Finder } from "./finder.js";
+import { HistoryPanel } from "./history-panel.js";
+import { useOpenFrame, useSession } from "./open-frame.js";
+import { setDark, useDark } from "./theme.js";
+
+const item = "flex cursor-pointer items-center rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-petrol-soft";
+
+/** The one line on top: what is open, how far it is kept, what can be taken back, and the places of the work. */
+export function TopLine() {
+  const opened = useOpenFrame();
+  const { id } = useParams();
+  const name = useSession((session) => session.frame.name);
+  const history = useSession((session) => session.history);
+  const dark = useDark();
+  const [renaming, setRenaming] = useState(false);
+  const [past, setPast] = useState(false);
+  const lastDone = history.done.at(-1)?.label;
+  const lastUndone = history.undone.at(-1)?.label;
+
+  useEffect(() => {
+    document.title = `${name} · Handy Frame`;
+  }, [name]);
+
+  return (
+    <header className="flex h-[46px] shrink-0 items-center gap-2 border-b border-ink bg-plate-0 px-3">
+      <Link to="/" aria-label="To the shelf" title="To the shelf" className="grid size-8 place-items-center">
+        <img src="/mark.svg" alt="" className="size-6" />
+      </Link>
+      {renaming ? (
+        <div className="w-56">
+          <TextLine
+            autoFocus
+            aria-label="Name of the frame"
+            value={name}
+            onFocus={(event) => event.target.select()}
+            onDone={(next) => next.trim() && opened.edit({ kind: "setFrame", key: "name", value: next.trim().slice(0, 120) }, `Rename to ${next.trim()}`)}
+            onBlurCapture={() => setRenaming(false)}
+          />
+        </div>
+      ) : (
+        <button type="button" className="max-w-56 truncate rounded-sm px-1 text-[16px] font-bold" title="Rename the frame" onClick={() => setRenaming(true)}>
+          {name}
+        </button>
+      )}
+      <Kept onOpen={() => setPast(true)} />
+      <Button tone="quiet" icon="arrow-counter-clockwise" aria-label="Undo" disabled={!lastDone} title={lastDone ? `Undo: ${lastDone} (Ctrl Z)` : "Nothing to undo"} onClick={() => opened.undo()} />
+      <Button tone="quiet" icon="arrow-clockwise" aria-label="Redo" disabled={!lastUndone} title={lastUndone ? `Redo: ${lastUndone} (Ctrl Shift Z)` : "Nothing to redo"} onClick={() => opened.redo()} />
+      <Finder />
+      <nav aria-label="Places" className="ml-auto flex h-full items-stretch">
+        <span aria-current="page" className="flex items-center gap-1.5 border-b-[3px] border-petrol px-2 pt-[3px] font-semibold text-petrol">
+          <span className="mono">1</span> Plan
+          <Health />
+        </span>
+      </nav>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <Button tone="quiet" icon="dots-three" aria-label="More" />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-44 rounded-md border border-ink bg-plate-2 p-1 shadow-lift">
+            <DropdownMenu.Item className={item} onSelect={() => setPast(true)}>
+              Changes and restore…
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} asChild>
+              <a href={`/api/frames/${id}/file`} download>
+                Download the file
+              </a>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => setDark(!dark)}>
+              {dark ? "Light theme" : "Dark theme"}
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <HistoryPanel open={past} onClose={() => setPast(false)} />
+    </header>
+  );
+}
+
+/** How far the changes are kept, in words. */
+function Kept({ onOpen }: { onOpen: () => void }) {
+  const sync = useSession((session) => session.sync);
+  const waiting = useSession((session) => session.waiting);
+  const revision = useSession((session) => session.revision);
+  const text =
+    sync === "away"
+      ? `server away · ${waiting === 0 ? "nothing waits" : `${waiting} ${waiting === 1 ? "change waits" : "changes wait"}`}`
+      : sync === "saving"
+        ? `saving · change ${revision + waiting}`
+        : `saved · change ${revision}`;
+  return (
+    <button
+      type="button"
+      role="status"
+      data-sync={sync}
+      onClick={onOpen}
+      title={sync === "away" ? "Changes are kept in this browser and sent when the server is back" : "All changes, and going back to one"}
+      className={`rounded-sm px-1.5 py-0.5 whitespace-nowrap ${sync === "away" ? "bg-clay-soft font-semibold text-clay" : "text-ink-2 hover:underline"}`}
+    >
+      {text}
+    </button>
+  );
+}
+
+/** The plan's health: what the device cannot run, and what lies loose. */
+function Health() {
+  const beyond = useSession((session) => session.device.beyond.length);
+  if (beyond === 0) return null;
+  return <span className="rounded-sm bg-clay-soft px-1 text-[12px] text-clay">{beyond} not run</span>;
+}

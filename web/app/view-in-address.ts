@@ -1,0 +1,35 @@
+import { useEffect } from "react";
+import { useSearchParams } from "react-router";
+import { targetsOf, type View } from "../../core/index.js";
+import { useSession } from "./open-frame.js";
+
+const usual = "390x844";
+
+/** The view that an address names: `view=390x844`, `on=` a target. */
+export const viewInAddress = (params: URLSearchParams): Partial<View> => {
+  const [, width, height] = /^(\d{2,4})x(\d{2,4})$/.exec(params.get("view") ?? usual) ?? ["", "390", "844"];
+  const target = params.get("on");
+  return { width: Number(width), height: Number(height), ...(target && { target }) };
+};
+
+/** Keeps the device's view in the page's address. */
+export const useViewInAddress = (): void => {
+  const view = useSession((session) => session.device.view);
+  const first = useSession((session) => targetsOf(session.frame)[0]!.id);
+  const [, setParams] = useSearchParams();
+  const { width, height, target } = view;
+  useEffect(() => {
+    setParams(
+      (old) => {
+        const now = new URLSearchParams(old);
+        const size = `${width}x${height}`;
+        if (size === usual) now.delete("view");
+        else now.set("view", size);
+        if (target === first) now.delete("on");
+        else now.set("on", target);
+        return now.toString() === old.toString() ? old : now;
+      },
+      { replace: true },
+    );
+  }, [width, height, target, first, setParams]);
+};

@@ -1,0 +1,57 @@
+import { type Frame, type Ladder, nameOf, type State, topOf } from "../../core/index.js";
+
+export interface LadderLineProps {
+  frame: Frame;
+  state: State;
+  ladder: Ladder;
+  /** The step that is pointed at, from 0; null when none is. */
+  onHover: (step: number | null) => void;
+  onClimb: (steps: number) => void;
+}
+
+const ends = { exit: "leaves the app", stay: "nothing goes back", loop: "goes round for ever" } as const;
+const most = 9;
+
+const topName = (frame: Frame, state: State): string => {
+  const top = topOf(state.root);
+  return nameOf(frame, top.node, top.params);
+};
+
+/** The ladder: where the device is, then each next Back by number, down to the end. */
+export function LadderLine({ frame, state, ladder, onHover, onClimb }: LadderLineProps) {
+  const cut = ladder.steps.length > most;
+  const steps = cut ? ladder.steps.slice(0, most - 1) : ladder.steps;
+  const step = "flex h-6.5 max-w-40 items-center gap-1.5 truncate border px-1.5";
+  return (
+    <section aria-label="What Back will do">
+      <ol className="flex flex-wrap items-center gap-x-1 gap-y-1">
+        <li className="pr-1 font-semibold">Back</li>
+        <li className={`${step} rounded-sm border-petrol bg-petrol-soft font-semibold`} aria-current="step">
+          {topName(frame, state)}
+        </li>
+        {steps.map((after, i) => (
+          <li key={i} className="min-w-0">
+            <button
+              type="button"
+              className={`${step} rounded-sm border-ink bg-plate-2 hover:bg-petrol-soft`}
+              onPointerEnter={() => onHover(i)}
+              onPointerLeave={() => onHover(null)}
+              onFocus={() => onHover(i)}
+              onBlur={() => onHover(null)}
+              onClick={() => onClimb(i + 1)}
+              title={`Go back ${i + 1} ×`}
+            >
+              <span className="mono text-ink-2">{i + 1}</span>
+              <span className="truncate">{topName(frame, after)}</span>
+            </button>
+          </li>
+        ))}
+        {cut && <li className="px-1 text-ink-2">and {ladder.steps.length - steps.length} more</li>}
+        <li className={`${step} rounded-sm border-dashed ${ladder.end === "exit" ? "border-field text-ink-2" : "border-clay text-clay"}`}>
+          <span className="mono">{ladder.steps.length + 1}</span>
+          {ends[ladder.end]}
+        </li>
+      </ol>
+    </section>
+  );
+}

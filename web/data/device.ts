@@ -1,0 +1,72 @@
+import {
+  beyondRange,
+  type Beyond,
+  type Edit,
+  explain,
+  type Frame,
+  type Id,
+  isAttached,
+  launch,
+  nameOf,
+  type NavigationEvent,
+  refit,
+  routeTo,
+  type Step,
+  step,
+  type View,
+  viewAfter,
+  viewOf,
+} from "../../core/index.js";
+
+/** The live device: where the person is in the app, in which view, and why. A value. */
+export interface Device {
+  view: View;
+  /** What the frame uses that cannot be run; then nothing is run at all. */
+  beyond: readonly Beyond[];
+  at: Step;
+  /** Why the last event did what it did. */
+  reasons: readonly string[];
+}
+
+export const newDevice = (frame: Frame, given: Partial<View> = {}): Device => {
+  const view = viewOf(frame, given);
+  const at = launch(frame, view);
+  return { view, beyond: beyondRange(frame), at, reasons: explain(frame, view, null, null, at) };
+};
+
+/** The device after an event. */
+export const withEvent = (frame: Frame, device: Device, event: NavigationEvent): Device => {
+  const at = step(frame, device.view, device.at.state, event);
+  const reasons = explain(frame, device.view, device.at, event, at);
+  return { ...device, view: viewAfter(frame, device.view, event), at, reasons: reasons.length ? reasons : device.reasons };
+};
+
+/** The ids an edit renames, old to new. */
+const namesOf = (edit: Edit | null): Record<Id, Id> => {
+  if (edit?.kind === "rename") return { [edit.id]: edit.to };
+  return edit?.kind === "batch" ? Object.assign({}, ...edit.edits.map(namesOf)) : {};
+};
+
+/** The device on a frame that was edited: it keeps its place as far as that exists. */
+export const withFrame = (frame: Frame, device: Device, edit: Edit | null): Device => {
+  const view = viewOf(frame, device.view);
+  const at: Step = { state: refit(frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
+  return { ...device, view, beyond: beyondRange(frame), at };
+};
+
+/** The device on a screen, brought there as a person would come; opened from outside when no way leads there. */
+export const putOn = (frame: Frame, device: Device, id: Id): Device => {
+  const name = nameOf(frame, id);
+  if (!isAttached(frame, id))
+    return { ...device, reasons: [`${name} stands in no container, so no device can show it. Put it into a stack or a hub.`] };
+  const route = routeTo(frame, device.view, device.at.state, id) ?? routeTo(frame, device.view, launch(frame, device.view).state, id);
+  if (!route) {
+    const opened = withEvent(frame, device, { do: "open", to: id });
+    return { ...opened, reasons: [`No way leads to ${name} yet: it was opened from outside, as a push message would.`, ...opened.reasons] };
+  }
+  const fromHere = routeTo(frame, device.view, device.at.state, id) !== null;
+  let next = fromHere ? device : newDevice(frame, device.view);
+  for (const event of route) next = withEvent(frame, next, event);
+  const taps = route.length === 1 ? "one tap" : `${route.length} taps`;
+  return { ...next, reasons: route.length ? [`Brought to ${name} by ${taps}${fromHere ? "" : " from the launch"}.`, ...next.reasons] : [`The device is on ${name} already.`] };
+};

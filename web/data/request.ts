@@ -1,0 +1,34 @@
+import type { Fault } from "../../core/index.js";
+import { ProblemError } from "./problem.js";
+
+interface RequestOptions {
+  method?: "GET" | "POST" | "PUT" | "DELETE";
+  body?: unknown;
+  /** The revision the request is about. */
+  match?: number;
+}
+
+/** Asks the server; what is not an answer becomes a `ProblemError`. */
+export const request = async <T>(path: string, { method = "GET", body, match }: RequestOptions = {}): Promise<T> => {
+  const headers: Record<string, string> = {};
+  if (body !== undefined) headers["content-type"] = "application/json";
+  if (match !== undefined) headers["if-match"] = `"${match}"`;
+  const init: RequestInit = { method, headers, ...(body !== undefined && { body: JSON.stringify(body) }) };
+  const response = await fetch(path, init).catch(() => null);
+  if (!response) throw new ProblemError(0, "The server does not answer", "It may have stopped, or is starting again.");
+  const text = await response.text();
+  const json = (): Record<string, unknown> => {
+    try {
+      return JSON.parse(text) as Record<string, unknown>;
+    } catch {
+      return {};
+    }
+  };
+  if (!response.ok) {
+    const problem = json();
+    const { title = response.statusText, detail = "", faults } = problem as { title?: string; detail?: string; faults?: Fault[] };
+    // what stands between answers 502 to 504 when the server is away
+    throw new ProblemError(response.status >= 502 && response.status <= 504 ? 0 : response.status, title, detail, faults, problem);
+  }
+  return (text === "" ? undefined : json()) as T;
+};

@@ -1,0 +1,15 @@
+import useSWR from "swr";
+import { request } from "./request.js";
+import { framePath } from "./shelf.js";
+
+export interface RevisionRow {
+  number: number;
+  label: string;
+  made: string;
+}
+
+/** The revisions of a frame, the newest first; asked anew whenever the revision is another. */
+export const useRevisions = (id: string, revision: number) =>
+  useSWR([`${framePath(id)}/revisions`, revision], ([path]) => request<{ revisions: RevisionRow[] }>(path).then(({ revisions }) => revisions), {
+    keepPreviousData: true,
+  });

@@ -1,0 +1,103 @@
+import { useState } from "react";
+import { type Frame, type HubNode, type Id, isThere, nameOf, type SeenBar, type State, type View } from "../../core/index.js";
+import { Icon } from "../parts/icon.js";
+
+export interface FaceBarProps {
+  frame: Frame;
+  state: State;
+  view: View;
+  bar: SeenBar;
+  onTab: (to: Id) => void;
+  onExtra: (action: Id) => void;
+}
+
+function Badge({ badge }: { badge: number | "dot" | undefined }) {
+  if (badge === undefined) return null;
+  const dot = badge === "dot";
+  return (
+    <span
+      className={`absolute -top-1 left-[58%] rounded-full text-center text-[10px] leading-4 font-bold text-white ${dot ? "mt-0.5 size-2.5" : "min-w-4 px-1"}`}
+      style={{ background: "var(--badge)" }}
+    >
+      {dot ? "" : badge > 99 ? "99+" : badge}
+    </span>
+  );
+}
+
+/** A hub's tabs in one of its faces: in a row at the foot or the top, or in a column at the side. */
+export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProps) {
+  const [listed, setListed] = useState(false);
+  const hub = frame.nodes[bar.hub] as HubNode;
+  const mark = frame.theme?.mark ?? "fill";
+  const column = bar.face === "rail" || bar.face === "panel";
+  const wide = bar.face === "panel";
+  const labels = hub.labels ?? "always";
+
+  const tab = (id: Id | "more", label: string, icon: string | undefined, active: boolean, choose: () => void, badge?: number | "dot") => {
+    const named = wide || labels === "always" || (labels === "active" && active) || !icon;
+    return (
+      <button
+        key={id}
+        type="button"
+        data-tab={id}
+        role="tab"
+        aria-selected={active}
+        aria-label={label}
+        onClick={choose}
+        className={`relative flex items-center ${wide ? "h-11 w-full gap-3 px-3 text-[15px]" : `flex-col justify-center gap-0.5 text-[11px] ${column ? "w-full py-1.5" : "h-full grow basis-0"}`} ${active ? "font-bold" : ""}`}
+        style={{ color: active ? "var(--bar-active)" : "var(--bar-ink)" }}
+      >
+        <span
+          className={`relative grid place-items-center ${wide ? "size-8" : "h-7 w-13"}`}
+          style={{ borderRadius: 9, background: active && mark === "fill" ? "var(--mark)" : undefined }}
+        >
+          {icon && <Icon name={icon} fill={active} size={22} />}
+          <Badge badge={badge} />
+        </span>
+        {named && <span className="max-w-full truncate px-1">{label}</span>}
+        {active && mark === "line" && <span className={`absolute ${column ? "inset-y-2 left-0 w-[3px]" : "inset-x-5 bottom-0 h-[3px]"}`} style={{ background: "var(--bar-active)" }} />}
+      </button>
+    );
+  };
+  const shown = (id: Id) => {
+    const { tab: look } = frame.nodes[id]!;
+    const active = id === bar.active;
+    const icon = (active && look?.activeIcon) || look?.iconOn?.[view.target] || look?.icon;
+    return tab(id, look?.label ?? nameOf(frame, id), icon, active, () => (setListed(false), onTab(id)), look?.badge);
+  };
+  const extras = (hub.extras ?? []).filter((extra) => isThere(frame, extra.only, view, state.facts));
+  return (
+    <div role="tablist" aria-label={nameOf(frame, bar.hub)} className={`relative flex size-full ${column ? "flex-col gap-1 overflow-auto p-2" : "items-stretch"}`} style={{ background: "var(--bar)" }}>
+      {column && hub.heading && (
+        <div className={`flex items-center gap-2 px-2 py-2 font-bold ${wide ? "text-[16px]" : "justify-center"}`} style={{ color: "var(--ink)" }}>
+          {hub.heading.icon && <Icon name={hub.heading.icon} fill size={22} />}
+          {wide && <span className="truncate">{hub.heading.title}</span>}
+        </div>
+      )}
+      {bar.tabs.map(shown)}
+      {bar.more.length > 0 && tab("more", "More", "dots-three", bar.more.includes(bar.active), () => setListed(!listed))}
+      {listed && (
+        <div
+          className={`absolute z-10 flex w-44 flex-col rounded-lg p-1 shadow-lg ${bar.face === "top" ? "top-full right-2" : "right-2 bottom-full mb-1"}`}
+          style={{ background: "var(--surface)" }}
+        >
+          {bar.more.map((id) => (
+            <button key={id} type="button" data-tab={id} className="rounded-md px-3 py-2.5 text-left text-[15px]" onClick={() => (setListed(false), onTab(id))}>
+              {frame.nodes[id]!.tab?.label ?? nameOf(frame, id)}
+            </button>
+          ))}
+        </div>
+      )}
+      {column && extras.length > 0 && (
+        <div className="mt-auto flex flex-col gap-1">
+          {extras.map((extra) => (
+            <button key={extra.id} type="button" data-action={extra.id} className={`flex items-center gap-3 rounded-md px-3 py-2 text-[14px] ${wide ? "" : "justify-center"}`} style={{ color: "var(--bar-ink)" }} aria-label={extra.label} onClick={() => onExtra(extra.id)}>
+              {extra.icon && <Icon name={extra.icon} size={20} />}
+              {(wide || !extra.icon) && extra.label}
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}

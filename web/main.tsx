@@ -1,0 +1,24 @@
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { FrameShell } from "./app/frame-shell.js";
+import { Trouble } from "./app/trouble.js";
+import { Shelf } from "./places/shelf/shelf.js";
+import "./styles.css";
+
+const router = createBrowserRouter([
+  {
+    ErrorBoundary: Trouble,
+    children: [
+      { path: "/", Component: Shelf },
+      { path: "/f/:id", element: <Navigate to="plan" replace /> },
+      { path: "/f/:id/plan", Component: FrameShell },
+    ],
+  },
+]);
+
+createRoot(document.getElementById("root")!).render(
+  <StrictMode>
+    <RouterProvider router={router} />
+  </StrictMode>,
+);

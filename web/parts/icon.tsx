@@ -1,0 +1,17 @@
+import type { CSSProperties } from "react";
+
+export interface IconProps {
+  /** A name of the icon package, such as `list-checks`. */
+  name: string;
+  fill?: boolean;
+  /** px. */
+  size?: number;
+  className?: string;
+}
+
+/** An icon in the colour of the text around it. It is decoration: what it stands for is said in words beside it. */
+export function Icon({ name, fill = false, size = 18, className = "" }: IconProps) {
+  const file = fill ? `fill/${name}-fill` : `regular/${name}`;
+  const style = { "--icon": `url("/icons/${encodeURI(file)}.svg")`, width: size, height: size } as CSSProperties;
+  return <span aria-hidden className={`icon ${className}`} style={style} />;
+}

@@ -1,0 +1,168 @@
+import { type ReactNode, useMemo } from "react";
+import { type Frame, type Id, looksOf, nameOf, type Node, parentsOf, placesOf, type View } from "../../../core/index.js";
+import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import type { Chosen } from "../../app/place.js";
+import { Button } from "../../parts/button.js";
+import { TextLine } from "../../parts/text-line.js";
+import { BarsGroup } from "./bench/bars-group.js";
+import { BodyGroup } from "./bench/body-group.js";
+import { FacesGroup, HubRulesGroup } from "./bench/hub-groups.js";
+import { StackGroup } from "./bench/stack-group.js";
+import { TabGroup } from "./bench/tab-group.js";
+import { WaysInGroup } from "./bench/ways-in-group.js";
+import { WaysOutGroup } from "./bench/ways-out-group.js";
+import { copyOf, countUnder, type Planned, takeOut } from "./edits.js";
+import { KindSign } from "./shapes.js";
+
+export interface BenchProps {
+  frame: Frame;
+  view: View;
+  chosen: Chosen | null;
+  lit: string | null;
+  onLit: (mark: string | null) => void;
+  make: (planned: Planned | null) => boolean;
+  onChoose: (chosen: Chosen) => void;
+}
+
+/** What every group of the bench is given. */
+export interface GroupProps<N extends Node = Node> {
+  frame: Frame;
+  view: View;
+  id: Id;
+  node: N;
+  /** Sets one key of the node; undefined brings its default back. */
+  set: (key: string, value: unknown, label: string) => void;
+}
+
+/** One group of properties: its name, what is set, and in one line what that causes. */
+export function Group({ title, says, wide = false, children }: { title: string; says?: string; wide?: boolean; children: ReactNode }) {
+  return (
+    <section className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-3 py-2 last:border-r-0 ${wide ? "min-w-64 grow basis-72" : "min-w-46 grow basis-46"}`}>
+      <h3 className="flex items-baseline gap-2 font-bold">
+        {title}
+        {says && <span className="truncate font-normal text-ink-2" title={says}>{says}</span>}
+      </h3>
+      {children}
+    </section>
+  );
+}
+
+/** A property with its name before it. */
+export function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <label className="flex min-h-7 items-center gap-2">
+      <span className="w-17 shrink-0 text-ink-2">{label}</span>
+      {children}
+    </label>
+  );
+}
+
+const keysSaid: [string, string][] = [
+  ["Arrows", "walk the plan"],
+  ["N", "adds after"],
+  ["Shift N", "adds inside"],
+  ["Enter", "renames"],
+  ["Alt Arrows", "move"],
+  ["P", "puts the device there"],
+  ["Delete", "takes out"],
+  ["Ctrl Z", "undoes"],
+];
+
+/** The drawer at the foot of the plan: everything about what is chosen, each with what it causes. */
+export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: BenchProps) {
+  const opened = useOpenFrame();
+  const message = useSession((session) => session.message);
+  const runs = useSession((session) => session.device.beyond.length === 0);
+  const id = chosen?.id;
+  const node = id === undefined ? undefined : frame.nodes[id];
+  const looks = useMemo(() => (runs && id !== undefined ? looksOf(frame, view, id) : []), [frame, view, id, runs]);
+
+  const told = message && (
+    <div role={message.tone === "fault" ? "alert" : "status"} className={`flex items-center gap-3 border-t px-4 py-2 ${message.tone === "fault" ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}>
+      <span className="grow">{message.text}</span>
+      <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
+    </div>
+  );
+  if (!chosen || !node || id === undefined)
+    return (
+      <section aria-label="Bench" className="shrink-0 border-t border-ink bg-plate-1">
+        {told}
+        <p className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2.5">
+          <span className="font-semibold">Choose a plate or a card.</span>
+          {keysSaid.map(([key, says]) => (
+            <span key={key} className="text-ink-2">
+              <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
+            </span>
+          ))}
+        </p>
+      </section>
+    );
+
+  const set = (key: string, value: unknown, label: string) =>
+    void opened.edit({ kind: "set", node: id, key, ...(value !== undefined && value !== "" && { value }) }, `${nameOf(frame, id)}: ${label}`);
+  const shared = { frame, view, id, set };
+  const places = placesOf(frame, id);
+  const inHub = parentsOf(frame, id).some((parent) => frame.nodes[parent]?.kind === "hub");
+  const under = countUnder(frame, id);
+  const ladders = [...new Set(looks.flatMap(({ taken }) => (taken ? [taken.snapshot.back.join()] : [])))];
+
+  return (
+    <section aria-label="Bench" className="flex h-[214px] shrink-0 flex-col border-t border-ink bg-plate-1">
+      {told}
+      <header className="flex h-11 shrink-0 items-center gap-2.5 overflow-hidden border-b border-ink px-3">
+        <KindSign kind={node.kind} />
+        <h2 className="text-[15px] font-bold whitespace-nowrap">{nameOf(frame, id)}</h2>
+        <div className="w-32 shrink">
+          <TextLine
+            aria-label="Id, as the code has it"
+            title="Id, as the code has it"
+            className="mono border-transparent! bg-transparent! text-[12px] text-ink-2 hover:border-field!"
+            value={id}
+            onDone={(to) => make({ edit: { kind: "rename", id, to: to.trim() }, label: `Give ${nameOf(frame, id)} the id ${to.trim()}`, choose: { id: to.trim(), parent: chosen.parent } })}
+          />
+        </div>
+        <p className="min-w-0 truncate rounded-sm bg-petrol-soft px-2 py-0.5">{liesSays(frame, id, places, ladders.length)}</p>
+        <span className="grow" />
+        <Button onClick={() => opened.putDevice(id)} disabled={!runs || places.length === 0} title="Brings the device here as a person would come (P)">
+          Put the device here
+        </Button>
+        <Button disabled={id === frame.root} onClick={() => make(copyOf(frame, chosen))} icon="copy" aria-label="Duplicate" title="Duplicate (Ctrl D)" />
+        <Button
+          disabled={id === frame.root}
+          onClick={() => make(takeOut(frame, chosen))}
+          icon="trash"
+          tone="fault"
+          aria-label="Delete"
+          title={places.length > 1 ? "Takes it out of this place; it stays in the others" : under > 1 ? `Deletes it and the ${under - 1} inside it (Delete)` : "Deletes it (Delete)"}
+        />
+      </header>
+      <div key={id} className="flex min-h-0 grow overflow-x-auto">
+        {inHub && <TabGroup {...shared} node={node} />}
+        {node.kind === "screen" && (
+          <>
+            <BodyGroup {...shared} node={node} />
+            <BarsGroup {...shared} node={node} looks={looks} />
+            <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
+            <WaysOutGroup {...shared} node={node} chosen={chosen} lit={lit} onLit={onLit} make={make} onChoose={onChoose} />
+          </>
+        )}
+        {node.kind === "hub" && (
+          <>
+            <FacesGroup {...shared} node={node} />
+            <HubRulesGroup {...shared} node={node} />
+          </>
+        )}
+        {node.kind === "stack" && <StackGroup {...shared} node={node} onChoose={onChoose} />}
+        {node.kind !== "screen" && looks.length > 0 && <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />}
+      </div>
+    </section>
+  );
+}
+
+const liesSays = (frame: Frame, id: Id, places: readonly Id[], ladders: number): string => {
+  if (id === frame.root) return "The root: everything else stands in it";
+  if (places.length === 0) return "Loose: it stands in no container, so nothing can open it";
+  const where = places.map((place) => nameOf(frame, place)).join(", ");
+  const back = ladders > 1 ? "Back depends on the way in" : ladders === 1 ? "Back is the same by every way in" : "no way leads in but its container";
+  return places.length > 1 ? `Shared by ${where}; ${back}` : `Lies in ${where}; ${back}`;
+};

@@ -1,0 +1,130 @@
+import { useMemo } from "react";
+import { type Action, type How, isAttached, nameOf, placesOf, type ScreenNode, takeWay, waysOut } from "../../../../core/index.js";
+import type { Chosen } from "../../../app/place.js";
+import { Button } from "../../../parts/button.js";
+import { Picker, type PickerOption } from "../../../parts/picker.js";
+import { TextLine } from "../../../parts/text-line.js";
+import { Group, type GroupProps } from "../bench.js";
+import { addWay, addWayToNew, type Planned } from "../edits.js";
+import { outMark } from "../pegs.js";
+
+export interface WaysOutGroupProps extends GroupProps<ScreenNode> {
+  chosen: Chosen;
+  lit: string | null;
+  onLit: (mark: string | null) => void;
+  make: (planned: Planned | null) => boolean;
+  onChoose: (chosen: Chosen) => void;
+}
+
+const plain = (title: string): string => title.replace(/\s*\{\w+\}/g, "");
+const select = "h-7 rounded-sm border border-field bg-plate-2";
+
+/** The ways out of a screen: its rows and actions. A new one is made by typing where it leads. */
+export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, make, onChoose }: WaysOutGroupProps) {
+  const actions = node.actions ?? [];
+  const ways = waysOut(id, node);
+  const effects = useMemo(
+    () =>
+      ways.map((way) => {
+        const taken = isAttached(frame, id) ? takeWay(frame, view, way) : null;
+        if (!taken) return isAttached(frame, way.to) ? "" : "loose: leads nowhere";
+        const { bars, notes } = taken.snapshot;
+        if (notes.some((note) => note.code === "switched")) return "changes the tab";
+        return bars.length ? "the bar stays" : "covers the bar";
+      }),
+    [frame, view, id],
+  );
+  const others = useMemo<PickerOption[]>(
+    () => [
+      ...Object.entries(frame.nodes)
+        .filter(([other]) => other !== id && other !== frame.root)
+        .map(([other, each]) => ({ value: other, label: plain(nameOf(frame, other)), says: `${each.kind} in ${placesOf(frame, other).map((place) => nameOf(frame, place)).join(", ") || "no container"}` })),
+      { value: "back", label: "Back", says: "an action that goes back" },
+    ],
+    [frame, id],
+  );
+  const put = (action: Action, part: Partial<Action> | null, label: string) =>
+    set("actions", actions.flatMap((each) => (each.id !== action.id ? [each] : part ? [{ ...each, ...part }] : [])), label);
+  const pick = (to: string) => {
+    if (to !== "back") return make(addWay(frame, id, to));
+    const taken = new Set(actions.map((action) => action.id));
+    const free = ["back", "back2", "back3"].find((name) => !taken.has(name)) ?? `back${actions.length + 1}`;
+    return set("actions", [...actions, { id: free, label: "Back", place: "body", do: { kind: "back" } }], "goes back");
+  };
+  let number = -1;
+  const mark = (known: boolean) => {
+    if (!known) return <span className="grid size-[19px] shrink-0 place-items-center text-ink-2">·</span>;
+    number += 1;
+    return <span className="grid size-[19px] shrink-0 place-items-center rounded-full bg-petrol text-[11px] font-bold text-on-petrol">{outMark(number)}</span>;
+  };
+  const row = "flex min-h-8 items-center gap-1.5 border-b border-rule last:border-b-0";
+  const rows = ways.find((way) => way.via === "row");
+  const listed = (content: React.ReactNode, key: string, i: number | null) => (
+    <li key={key} className={`${row} ${i !== null && lit === outMark(i) ? "bg-petrol-soft" : ""}`} onPointerEnter={() => i !== null && onLit(outMark(i))} onPointerLeave={() => onLit(null)}>
+      {content}
+    </li>
+  );
+  return (
+    <Group title="Ways out" says="actions and rows" wide>
+      <ol className="flex flex-col">
+        {rows &&
+          listed(
+            <>
+              {mark(true)}
+              <button type="button" className="truncate font-medium hover:underline" onClick={() => onChoose({ id: rows.to, parent: placesOf(frame, rows.to)[0] ?? null })}>
+                {plain(nameOf(frame, rows.to))}
+              </button>
+              <span className="text-ink-2">row</span>
+              <span className="ml-auto truncate text-ink-2">{effects[0]}</span>
+            </>,
+            "row",
+            0,
+          )}
+        {actions.map((action) => {
+          const at = ways.findIndex((way) => way.action === action.id);
+          const way = ways[at];
+          const open = action.do.kind === "open" ? action.do : null;
+          return listed(
+            <>
+              {mark(way !== undefined)}
+              <TextLine aria-label={`Label of the action ${action.id}`} className="max-w-28" value={action.label} onDone={(label) => put(action, { label: label.slice(0, 200) }, `action ${label}`)} />
+              <select aria-label={`Where ${action.label} stands`} className={select} value={action.place} onChange={(event) => put(action, { place: event.target.value as Action["place"] }, `${action.label} in the ${event.target.value}`)}>
+                <option value="body">body</option>
+                <option value="start">header start</option>
+                <option value="end">header end</option>
+                <option value="footer">footer</option>
+              </select>
+              {open ? (
+                <>
+                  <select aria-label={`How ${action.label} opens`} className={select} value={open.how ?? "add"} onChange={(event) => put(action, { do: { ...open, how: event.target.value as How } }, `${action.label}: ${event.target.value}`)}>
+                    <option value="add">adds</option>
+                    <option value="replace">in place of this</option>
+                    <option value="clear">clears the way</option>
+                  </select>
+                  <button type="button" className="min-w-10 truncate font-medium hover:underline" onClick={() => onChoose({ id: open.to, parent: placesOf(frame, open.to)[0] ?? null })}>
+                    {plain(nameOf(frame, open.to))}
+                  </button>
+                </>
+              ) : (
+                <span className="font-medium">{action.do.kind === "root" ? "to the stack's first" : action.do.kind}</span>
+              )}
+              <span className="ml-auto min-w-0 truncate text-ink-2" title={effects[at]}>
+                {effects[at]}
+              </span>
+              <Button tone="quiet" icon="x" aria-label={`Take out the action ${action.label}`} onClick={() => put(action, null, `without ${action.label}`)} />
+            </>,
+            action.id,
+            at < 0 ? null : at,
+          );
+        })}
+      </ol>
+      <Picker
+        label="Add a way out: the name of its target"
+        placeholder="Add a way out: type where it leads"
+        options={others}
+        onPick={pick}
+        onNew={{ label: (text) => `Make a new screen “${text}” and lead there`, make: (text) => void make(addWayToNew(frame, chosen, text)) }}
+      />
+    </Group>
+  );
+}

@@ -1,0 +1,90 @@
+import {
+  applySoundly,
+  type Consequences,
+  consequencesOf,
+  type Frame,
+  type Id,
+  nameOf,
+  type PlanLayout,
+  subtreeOf,
+  type View,
+} from "../../../core/index.js";
+import type { Chosen } from "../../app/place.js";
+import { moveInto, type Planned } from "./edits.js";
+
+interface Point {
+  x: number;
+  y: number;
+}
+interface Rect extends Point {
+  width: number;
+  height: number;
+}
+
+/** Where something that is dragged would go. */
+export interface DropPlace {
+  /** The container; null is the tray. */
+  to: Id | null;
+  after: Id | null;
+  /** What is lit on the plan. */
+  area: Rect;
+}
+
+const within = (rect: Rect, { x, y }: Point): boolean => x >= rect.x && x < rect.x + rect.width && y >= rect.y && y < rect.y + rect.height;
+
+/** The place under a point: the innermost plate there that is not part of what is dragged; outside all plates the tray. */
+export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Point): DropPlace => {
+  const own = new Set(subtreeOf(frame, dragged));
+  let area: (Rect & { id: Id; kind?: string }) | null = null;
+  for (const plate of layout.plates)
+    if (!own.has(plate.id) && within(plate, point) && (!area || plate.width * plate.height <= area.width * area.height)) area = plate;
+  for (const tooth of layout.teeth)
+    if (!own.has(tooth.id) && frame.nodes[tooth.id]!.kind === "stack" && within(tooth, point)) area = { ...tooth, kind: "stack" };
+  const cover = layout.covers.find((strip) => within(strip, point));
+  if (cover) area = { ...cover, id: cover.stack };
+  if (!area) return { to: null, after: null, area: layout.tray ?? { x: 0, y: layout.height, width: layout.width, height: 40 } };
+  const to = area.id;
+  const sideways = frame.nodes[to]!.kind === "hub";
+  const items: (Rect & { id: Id })[] = sideways
+    ? layout.teeth.filter((tooth) => tooth.hub === to)
+    : [...layout.cards, ...layout.plates].filter((item) => item.parent === to);
+  let after: Id | null = null;
+  for (const item of items)
+    if (item.id !== dragged && (sideways ? item.x + item.width / 2 < point.x : item.y + item.height / 2 < point.y)) after = item.id;
+  return { to, after, area };
+};
+
+/** A drop, and what it would do. */
+export interface DropLook {
+  planned: Planned;
+  consequences: Consequences;
+}
+
+export const lookAtDrop = (frame: Frame, view: View, chosen: Chosen, place: DropPlace): DropLook => {
+  const planned = moveInto(frame, chosen, place.to, place.after);
+  const result = applySoundly(frame, planned.edit);
+  return {
+    planned,
+    consequences: result.ok
+      ? consequencesOf(frame, result.frame, view, chosen.id)
+      : consequencesOf(frame, frame, view, chosen.id, result.faults),
+  };
+};
+
+const ways = (count: number): string => `${count} ${count === 1 ? "way" : "ways"} in`;
+
+/** What a drop does, in a few words each, the gravest first. */
+export const sayDrop = (frame: Frame, place: DropPlace, { consequences }: DropLook): string[] => {
+  const { faults, bars, header, back, changed, broken, loose } = consequences;
+  if (faults.length) return [`not here: ${faults[0]!.received}`, faults[0]!.remedy];
+  const name = (id: string): string => (id === "exit" ? "out" : id === "stay" ? "nowhere" : nameOf(frame, id));
+  const said = [place.to === null || loose ? "loose: nothing can open it" : `into ${nameOf(frame, place.to)}`];
+  if (!loose && bars.before !== bars.after) said.push(bars.after ? "the bar shows here" : "the bar is covered here");
+  if (!loose && header.before !== header.after) said.push(header.after ? "gets a header" : "loses its header");
+  if (!loose && back.before.join() !== back.after.join() && back.after.length)
+    said.push(`Back goes to ${back.after.map(name).slice(0, 3).join(", ")}${back.after.length > 3 ? " …" : ""}`);
+  if (changed.length) said.push(`${ways(changed.length)} change${changed.length === 1 ? "s" : ""}`);
+  if (broken.length) said.push(`${ways(broken.length)} lead${broken.length === 1 ? "s" : ""} nowhere`);
+  if (said.length === 1 && !loose) said.push("Back and bars as before");
+  return said;
+};

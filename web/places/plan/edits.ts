@@ -1,0 +1,168 @@
+import {
+  childrenOf,
+  duplicateOf,
+  type Edit,
+  type Frame,
+  freeIdIn,
+  type Id,
+  nameOf,
+  type Node,
+  placesOf,
+  type ScreenNode,
+  stepsOf,
+  subtreeOf,
+} from "../../../core/index.js";
+import type { Chosen } from "../../app/place.js";
+
+/** An edit ready to be made: what it is called, and what is chosen after it. */
+export interface Planned {
+  edit: Edit;
+  label: string;
+  choose: Chosen | null;
+}
+
+const newTitle = "New screen";
+const isUnnamed = (id: Id): boolean => /^newScreen\d*$|^newTab\d*$/.test(id);
+
+/** The children of a container in the order they are drawn. */
+export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {
+  const node = frame.nodes[id]!;
+  return node.kind === "stack" ? stepsOf(frame, id, node).map((step) => step.id) : childrenOf(node);
+};
+
+const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: string): Planned => {
+  const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
+  if (!hub) {
+    const id = freeIdIn(frame, title);
+    const where = parent === null ? "loose" : `in ${nameOf(frame, parent)}`;
+    return {
+      edit: { kind: "add", nodes: { [id]: { kind: "screen", title } }, top: id, parent, after },
+      label: `Add ${title} ${where}`,
+      choose: { id, parent },
+    };
+  }
+  // a tab is a stack of its own, so that what is opened from it stays in it
+  const screen = freeIdIn(frame, title);
+  const stack = freeIdIn(frame, `${title} tab`, new Set([screen]));
+  const nodes: Record<Id, Node> = {
+    [stack]: { kind: "stack", title, tab: { label: title, icon: "circle-dashed" }, children: [screen] },
+    [screen]: { kind: "screen", title },
+  };
+  return { edit: { kind: "add", nodes, top: stack, parent, after }, label: `Add the tab ${title}`, choose: { id: stack, parent } };
+};
+
+/** A new screen behind what is chosen, in the same container; in a hub a new tab. */
+export const addAfter = (frame: Frame, chosen: Chosen, title = newTitle): Planned =>
+  chosen.id === frame.root ? addInside(frame, chosen, title) : addScreen(frame, chosen.parent, chosen.id, title);
+
+/** A new screen at the end of what is chosen; beside it, if that is a screen. */
+export const addInside = (frame: Frame, chosen: Chosen, title = newTitle): Planned => {
+  const node = frame.nodes[chosen.id]!;
+  return node.kind === "screen" || node.kind === "pair"
+    ? addAfter(frame, chosen, title)
+    : addScreen(frame, chosen.id, node.children.at(-1) ?? null, title);
+};
+
+/** A new title. A node still called by its first name gets an id made from the new one. */
+export const retitle = (frame: Frame, chosen: Chosen, title: string): Planned => {
+  const { id, parent } = chosen;
+  const node = frame.nodes[id]!;
+  const sets: Edit[] = [{ kind: "set", node: id, key: "title", ...(title && { value: title }) }];
+  if (node.tab && (node.tab.label === undefined || node.tab.label === node.title))
+    sets.push({ kind: "set", node: id, key: "tab", value: { ...node.tab, label: title } });
+  const label = `Call ${nameOf(frame, id)} ${title || id}`;
+  let to = id;
+  if (isUnnamed(id) && title) {
+    to = freeIdIn(frame, node.kind === "screen" ? title : `${title} ${node.tab ? "tab" : ""}`);
+    sets.push({ kind: "rename", id, to });
+    // a new tab's own first screen is called after it
+    const only = node.kind === "stack" && node.children.length === 1 ? node.children[0]! : null;
+    if (only && isUnnamed(only)) {
+      sets.push({ kind: "set", node: only, key: "title", value: title });
+      sets.push({ kind: "rename", id: only, to: freeIdIn(frame, title, new Set([to])) });
+    }
+  }
+  return { edit: sets.length === 1 ? sets[0]! : { kind: "batch", edits: sets }, label, choose: { id: to, parent } };
+};
+
+/** What is chosen taken out: a screen with several places from this one, else with all inside it. */
+export const takeOut = (frame: Frame, { id, parent }: Chosen): Planned => {
+  const siblings = parent === null ? [] : drawnChildren(frame, parent);
+  const i = siblings.indexOf(id);
+  const next = siblings[i + 1] ?? siblings[i - 1];
+  const choose: Chosen | null = next && parent !== null ? { id: next, parent } : parent !== null ? { id: parent, parent: placesOf(frame, parent)[0] ?? null } : null;
+  const name = nameOf(frame, id);
+  if (placesOf(frame, id).length > 1)
+    return { edit: { kind: "move", id, from: parent, to: null, after: null }, label: `Take ${name} out of ${nameOf(frame, parent!)}`, choose };
+  return { edit: { kind: "remove", id }, label: `Delete ${name}`, choose };
+};
+
+export const copyOf = (frame: Frame, { id, parent }: Chosen): Planned => {
+  const edit = duplicateOf(frame, id, parent);
+  return { edit, label: `Duplicate ${nameOf(frame, id)}`, choose: { id: edit.ids[id]!, parent } };
+};
+
+/** What is chosen moved into a container, behind one of its children; null makes it loose. */
+export const moveInto = (frame: Frame, { id, parent }: Chosen, to: Id | null, after: Id | null): Planned => {
+  const node = frame.nodes[id]!;
+  const move: Edit = { kind: "move", id, from: parent, to, after };
+  const tab = to !== null && to !== parent && frame.nodes[to]?.kind === "hub" && !node.tab;
+  const label = nameOf(frame, id);
+  const edit: Edit = tab
+    ? { kind: "batch", edits: [move, { kind: "set", node: id, key: "tab", value: { label, icon: "circle-dashed" } }] }
+    : move;
+  return { edit, label: to === parent ? `Reorder ${label}` : to === null ? `Make ${label} loose` : `Move ${label} into ${nameOf(frame, to)}`, choose: { id, parent: to } };
+};
+
+export type Direction = "up" | "down" | "left" | "right";
+
+/** A move by keys: up and down among its siblings, left out of its container, right into the container beside it. */
+export const moveToward = (frame: Frame, chosen: Chosen, direction: Direction): Planned | null => {
+  const { id, parent } = chosen;
+  if (parent === null) return null;
+  const siblings = childrenOf(frame.nodes[parent]!);
+  const i = siblings.indexOf(id);
+  if (direction === "up") return i > 0 ? moveInto(frame, chosen, parent, siblings[i - 2] ?? null) : null;
+  if (direction === "down") return i < siblings.length - 1 ? moveInto(frame, chosen, parent, siblings[i + 1]!) : null;
+  if (direction === "left") {
+    const above = placesOf(frame, parent)[0];
+    return above === undefined ? null : moveInto(frame, chosen, above, parent);
+  }
+  const beside = [siblings[i - 1], siblings[i + 1]].find((other) => other !== undefined && frame.nodes[other]!.kind !== "screen");
+  return beside === undefined ? null : moveInto(frame, chosen, beside, childrenOf(frame.nodes[beside]!).at(-1) ?? null);
+};
+
+/** What the arrows choose: up and down a sibling, left the container, right the first thing inside. */
+export const walk = (frame: Frame, { id, parent }: Chosen, direction: Direction): Chosen | null => {
+  if (direction === "left") return parent === null ? null : { id: parent, parent: placesOf(frame, parent)[0] ?? null };
+  if (direction === "right") {
+    const first = frame.nodes[id]!.kind === "screen" ? undefined : drawnChildren(frame, id)[0];
+    return first === undefined ? null : { id: first, parent: id };
+  }
+  if (parent === null) return null;
+  const siblings = drawnChildren(frame, parent);
+  const next = siblings[siblings.indexOf(id) + (direction === "down" ? 1 : -1)];
+  return next === undefined ? null : { id: next, parent };
+};
+
+/** A new way out of a screen: an action that opens `to`. Params its address names are handed on where this screen has them. */
+export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
+  const node = frame.nodes[from] as ScreenNode;
+  const label = nameOf(frame, to).replace(/\s*\{\w+\}/g, "");
+  const taken = new Set((node.actions ?? []).map((action) => action.id));
+  const id = freeIdIn({ ...frame, nodes: {} }, label, taken);
+  const actions = [...(node.actions ?? []), { id, label, place: "body" as const, do: { kind: "open" as const, to } }];
+  return { edit: { kind: "set", node: from, key: "actions", value: actions }, label: `${nameOf(frame, from)} leads to ${label}`, choose: null };
+};
+
+/** A new way out to a screen that is not there yet, which is made beside this one. */
+export const addWayToNew = (frame: Frame, chosen: Chosen, title: string): Planned => {
+  const made = addScreen(frame, chosen.parent, chosen.id, title);
+  const to = made.choose!.id;
+  const after: Frame = { ...frame, nodes: { ...frame.nodes, [to]: { kind: "screen", title } } };
+  const way = addWay(after, chosen.id, to);
+  return { edit: { kind: "batch", edits: [made.edit, way.edit] }, label: `Add ${title}, and a way to it`, choose: null };
+};
+
+/** How many nodes a deletion takes with it. */
+export const countUnder = (frame: Frame, id: Id): number => subtreeOf(frame, id).length;

@@ -1,0 +1,65 @@
+import { type Frame, type Id, type PlanLayout, placesOf, type Way, waysIn, waysOut } from "../../../core/index.js";
+import type { Chosen } from "../../app/place.js";
+
+/** The mark of a way: filled at the end that leads, open where it leads to. The same mark stands in the bench drawer. */
+export interface Peg {
+  mark: string;
+  filled: boolean;
+  x: number;
+  y: number;
+  way: Way;
+}
+
+export const outMark = (i: number): string => String(i + 1);
+export const inMark = (i: number): string => (i < 26 ? String.fromCharCode(97 + i) : `${String.fromCharCode(97 + (i % 26))}${Math.floor(i / 26)}`);
+
+const size = 22;
+const most = 12;
+
+interface Spot {
+  id: Id;
+  parent: Id | null;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** The pegs of the chosen screen: numbers for its ways out, letters for its ways in. */
+export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] => {
+  const spots = new Map<string, Spot>();
+  for (const spot of [...layout.plates, ...layout.cards]) spots.set(`${spot.id} ${spot.parent}`, spot);
+  for (const tooth of layout.teeth) spots.set(`${tooth.id} ${tooth.hub}`, tooth);
+  const own = spots.get(`${chosen.id} ${chosen.parent}`);
+  const node = frame.nodes[chosen.id];
+  if (!own || !node) return [];
+  const spotOf = (id: Id): Spot | undefined => {
+    const places = placesOf(frame, id);
+    // of several places the one beside the chosen screen, else the first
+    const place = places.includes(chosen.parent ?? "") ? chosen.parent : (places[0] ?? null);
+    return spots.get(`${id} ${place}`);
+  };
+  const pegs: Peg[] = [];
+  const used = new Map<string, number>();
+  const other = (mark: string, way: Way, id: Id, side: "left" | "right") => {
+    const spot = id === chosen.id ? undefined : spotOf(id);
+    if (!spot) return;
+    const key = `${id} ${side}`;
+    const n = used.get(key) ?? 0;
+    used.set(key, n + 1);
+    const row = Math.min(size - 2, spot.height / 2);
+    pegs.push({ mark, filled: false, x: side === "right" ? spot.x + spot.width : spot.x, y: spot.y + row / 2 + 8 + n * size, way });
+  };
+  const spaced = (i: number, count: number): number => own.y + Math.min(own.height / 2, 16) + i * Math.min(size, Math.max(12, (own.height - 20) / Math.max(1, count - 1)));
+  const outs = waysOut(chosen.id, node).slice(0, most);
+  outs.forEach((way, i) => {
+    pegs.push({ mark: outMark(i), filled: true, x: own.x + own.width, y: spaced(i, outs.length), way });
+    other(outMark(i), way, way.to, "right");
+  });
+  const ins = waysIn(frame, chosen.id).slice(0, most);
+  ins.forEach((way, i) => {
+    pegs.push({ mark: inMark(i), filled: true, x: own.x, y: spaced(i, ins.length) + 10, way });
+    other(inMark(i), way, way.from, "left");
+  });
+  return pegs;
+};

@@ -1,0 +1,253 @@
+import { type KeyboardEvent, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { type Card, exploredOf, fitPlan, focusPath, isAttached, launch, nameOf, placesOf, type State, step } from "../../../core/index.js";
+import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import { type Chosen, useChosen } from "../../app/place.js";
+import { useDark } from "../../app/theme.js";
+import { useSize } from "../../parts/use-size.js";
+import { Bench } from "./bench.js";
+import { DragChip } from "./drag-chip.js";
+import { sayDrop } from "./drop.js";
+import { addAfter, addInside, copyOf, type Direction, moveToward, type Planned, retitle, takeOut, walk } from "./edits.js";
+import { pegsOf } from "./pegs.js";
+import { PegMarks } from "./peg-marks.js";
+import { PlateBox } from "./plate-box.js";
+import { ScreenCard } from "./screen-card.js";
+import { ToothBox } from "./tooth-box.js";
+import { useDrag } from "./use-drag.js";
+
+const arrows: Record<string, Direction> = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "left", ArrowRight: "right" };
+/** A frame larger than this gets its pictures without the way a person comes to each screen. */
+const mostExplored = 150;
+const margin = 16;
+
+/** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
+export function Plan() {
+  const opened = useOpenFrame();
+  const frame = useSession((session) => session.frame);
+  const view = useSession((session) => session.device.view);
+  const state = useSession((session) => session.device.at.state);
+  const runs = useSession((session) => session.device.beyond.length === 0);
+  const dark = useDark();
+  const [asked, choose] = useChosen();
+  const [room, size] = useSize();
+  const [renaming, setRenaming] = useState(false);
+  const [lit, setLit] = useState<string | null>(null);
+  const [scroll, setScroll] = useState({ x: 0, y: 0 });
+  const plan = useRef<HTMLDivElement>(null);
+  const scroller = useRef<HTMLDivElement | null>(null);
+  const takesFocus = useRef(false);
+
+  // an address may name what is not there (any more), or no place: then the first one
+  const chosen = useMemo<Chosen | null>(() => {
+    if (!asked || !Object.hasOwn(frame.nodes, asked.id)) return null;
+    const places = placesOf(frame, asked.id);
+    if (asked.parent !== null && Object.hasOwn(frame.nodes, asked.parent)) {
+      const parent = frame.nodes[asked.parent]!;
+      if ("children" in parent && parent.children.includes(asked.id)) return asked;
+    }
+    return { id: asked.id, parent: places[0] ?? null };
+  }, [asked, frame]);
+
+  const aspect = view.height / view.width;
+  const kept = chosen?.parent ?? frame.root;
+  const layout = useMemo(() => {
+    if (!size) return null;
+    const beside = (id: string) => placesOf(frame, id).includes(kept) || id === chosen?.id;
+    return fitPlan(frame, { width: size.width - 2 * margin, height: size.height - 2 * margin }, aspect, beside);
+  }, [frame, size?.width, size?.height, aspect, kept, chosen?.id]);
+
+  const first = useMemo(() => (runs ? launch(frame, view).state : null), [frame, view, runs]);
+  const shown = useMemo(() => {
+    const known = new Map<string, State | null>();
+    const explored = runs && Object.keys(frame.nodes).length <= mostExplored ? exploredOf(frame, view) : null;
+    return (card: Card): State | null => {
+      if (!runs || !first) return null;
+      const key = card.id;
+      let found = known.get(key);
+      if (found === undefined) {
+        found = explored?.get(card.id)?.state ?? (isAttached(frame, card.id) ? step(frame, view, first, { do: "open", to: card.id }).state : null);
+        known.set(key, found);
+      }
+      return found;
+    };
+  }, [frame, view, first, runs]);
+
+  const path = runs && !state.outside ? focusPath(state.root) : [];
+  const here = path.at(-1)?.node;
+  const hereIn = path.at(-2)?.node;
+  const litTabs = new Set(path.flatMap((entry) => (entry.inside?.kind === "hub" ? [`${entry.node} ${entry.inside.active}`] : [])));
+
+  const make = (planned: Planned | null): boolean => {
+    if (!planned) return false;
+    const faults = opened.edit(planned.edit, planned.label);
+    if (faults) return false;
+    if (planned.choose) choose(planned.choose);
+    takesFocus.current = true;
+    return true;
+  };
+  const { drag, begin } = useDrag({ frame, layout, view, plan: () => plan.current, onDrop: (look) => make(look.planned) });
+
+  // what is chosen by keys or made by an edit comes into sight and takes the focus
+  useLayoutEffect(() => {
+    if (!chosen || !plan.current) return;
+    const element = plan.current.querySelector<HTMLElement>(`[data-node="${chosen.id}"][data-parent="${chosen.parent ?? ""}"]`);
+    if (takesFocus.current && !renaming) element?.focus({ preventScroll: true });
+    takesFocus.current = false;
+    element?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [chosen?.id, chosen?.parent, layout, renaming]);
+  useEffect(() => setRenaming((now) => now && chosen !== null), [chosen]);
+
+  const keys = (event: KeyboardEvent) => {
+    if (event.target instanceof HTMLInputElement || renaming) return;
+    const at = chosen ?? { id: frame.root, parent: null };
+    const direction = arrows[event.key];
+    const control = event.ctrlKey || event.metaKey;
+    const key = event.key.toLowerCase();
+    let taken = true;
+    if (direction && event.altKey) make(moveToward(frame, at, direction));
+    else if (direction) {
+      const next = chosen ? walk(frame, at, direction) : at;
+      takesFocus.current = true;
+      if (next) choose(next);
+    } else if (control && key === "z") event.shiftKey ? opened.redo() : opened.undo();
+    else if (control && key === "y") opened.redo();
+    else if (control && key === "d") make(copyOf(frame, at));
+    else if (control) taken = false;
+    else if (event.key === "Enter" || event.key === "F2") setRenaming(chosen !== null);
+    else if (key === "n") setRenaming(make(event.shiftKey ? addInside(frame, at) : addAfter(frame, at)));
+    else if (event.key === "Delete" || event.key === "Backspace") make(takeOut(frame, at));
+    else if (key === "p" && chosen) opened.putDevice(chosen.id);
+    else if (event.key === "Escape") choose(null);
+    else taken = false;
+    if (taken) event.preventDefault();
+  };
+  const rename = (title: string) => {
+    if (!chosen) return;
+    const planned = retitle(frame, chosen, title.trim().slice(0, 200));
+    make(planned);
+  };
+  const renamed = () => {
+    setRenaming(false);
+    takesFocus.current = true;
+  };
+
+  const deferred = useDeferredValue(frame);
+  const pegs = useMemo(() => (layout && chosen && !drag ? pegsOf(frame, layout, chosen) : []), [frame, layout, chosen, drag]);
+  const isChosen = (id: string, parent: string | null) => chosen?.id === id && chosen.parent === parent;
+  const isEntry = (id: string, parent: string | null) => (chosen ? isChosen(id, parent) : id === frame.root);
+  const inSight = ({ x, y, width, height }: { x: number; y: number; width: number; height: number }): boolean =>
+    !size || (x < scroll.x + size.width + 300 && x + width > scroll.x - 300 && y < scroll.y + size.height + 300 && y + height > scroll.y - 300);
+  const naming = (id: string, parent: string | null) => ({
+    renaming: renaming && isChosen(id, parent),
+    onRename: rename,
+    onRenamed: renamed,
+  });
+
+  return (
+    <main className="flex min-w-0 grow flex-col" onKeyDown={keys}>
+      <div
+        ref={(element) => {
+          scroller.current = element;
+          return room(element);
+        }}
+        className="relative min-h-0 grow overflow-auto"
+        onScroll={(event) => {
+          const { scrollLeft, scrollTop } = event.currentTarget;
+          if (Math.abs(scrollLeft - scroll.x) > 150 || Math.abs(scrollTop - scroll.y) > 150) setScroll({ x: scrollLeft, y: scrollTop });
+        }}
+        onPointerDown={(event) => {
+          const element = (event.target as HTMLElement).closest<HTMLElement>("[data-node]");
+          if (!element || event.target instanceof HTMLInputElement) return;
+          const next: Chosen = { id: element.dataset.node!, parent: element.dataset.parent || null };
+          if (!isChosen(next.id, next.parent)) {
+            setRenaming(false);
+            choose(next, false);
+          }
+          element.focus({ preventScroll: true });
+          begin(event, next);
+        }}
+        onDoubleClick={() => chosen && setRenaming(true)}
+      >
+        {layout && (
+          <div ref={plan} role="tree" aria-label={`Plan of ${frame.name}`} className="absolute select-none" style={{ left: margin, top: margin, width: layout.width, height: layout.height + margin }}>
+            {layout.tray && (
+              <div className="absolute rounded-md border border-dashed border-field" style={{ left: layout.tray.x, top: layout.tray.y, width: layout.tray.width, height: layout.tray.height }}>
+                <p className="flex h-[30px] items-center gap-2 px-2.5 text-[12.5px] text-ink-2">
+                  <b className="text-[14px] text-ink">Loose</b> in no container, so nothing opens them: drag them onto a plate
+                </p>
+              </div>
+            )}
+            {layout.plates.filter(inSight).map((plate) => (
+              <PlateBox key={`${plate.parent} ${plate.id}`} frame={frame} plate={plate} view={view} chosen={isChosen(plate.id, plate.parent)} entry={isEntry(plate.id, plate.parent)} {...naming(plate.id, plate.parent)} />
+            ))}
+            {layout.covers.filter(inSight).map((strip) => (
+              <div key={strip.stack} className="absolute rounded-md border border-saffron bg-saffron-soft shadow-[3px_3px_0_color-mix(in_srgb,var(--saffron)_45%,transparent)]" style={{ left: strip.x, top: strip.y, width: strip.width, height: strip.height }}>
+                <p className="truncate px-2 pt-0.5 text-[11.5px] text-ink">covers everything</p>
+              </div>
+            ))}
+            {layout.teeth.filter((tooth) => inSight(tooth)).map((tooth) => {
+              const hub = layout.plates.find((plate) => plate.id === tooth.hub)!;
+              return (
+                <ToothBox
+                  key={`${tooth.hub} ${tooth.id}`}
+                  frame={frame}
+                  tooth={tooth}
+                  foot={hub.y + hub.height - 4}
+                  first={tooth.x <= hub.x + 12}
+                  chosen={isChosen(tooth.id, tooth.hub)}
+                  entry={isEntry(tooth.id, tooth.hub)}
+                  lit={litTabs.has(`${tooth.hub} ${tooth.id}`)}
+                  {...naming(tooth.id, tooth.hub)}
+                />
+              );
+            })}
+            <Stairs cards={layout.cards} />
+            {layout.cards.filter(inSight).map((card) => (
+              <ScreenCard
+                key={`${card.parent} ${card.id}`}
+                frame={frame}
+                card={card}
+                state={card.picture ? shown(card) : null}
+                view={view}
+                dark={dark}
+                chosen={isChosen(card.id, card.parent)}
+                entry={isEntry(card.id, card.parent)}
+                here={card.id === here && card.parent === hereIn}
+                dragged={drag?.chosen.id === card.id}
+                {...naming(card.id, card.parent)}
+              />
+            ))}
+            <PegMarks pegs={pegs} lit={lit} onLit={setLit} />
+            {drag && (
+              <>
+                <div
+                  className={`pointer-events-none absolute z-20 rounded-md border-2 ${drag.look.consequences.faults.length ? "border-clay bg-clay/10" : "border-petrol bg-petrol/10"}`}
+                  style={{ left: drag.place.area.x, top: drag.place.area.y, width: drag.place.area.width, height: drag.place.area.height }}
+                />
+                <DragChip x={drag.x} y={drag.y} title={nameOf(frame, drag.chosen.id)} says={sayDrop(frame, drag.place, drag.look)} refused={drag.look.consequences.faults.length > 0} />
+              </>
+            )}
+          </div>
+        )}
+      </div>
+      <Bench frame={deferred} view={view} chosen={chosen && Object.hasOwn(deferred.nodes, chosen.id) ? chosen : null} lit={lit} onLit={setLit} make={make} onChoose={(next) => choose(next, false)} />
+    </main>
+  );
+}
+
+/** The steps of a stack: a line from each screen to those one tap further in. */
+function Stairs({ cards }: { cards: readonly Card[] }) {
+  const byId = new Map(cards.map((card) => [`${card.parent} ${card.id}`, card]));
+  const lines = cards.flatMap((card) => {
+    const above = card.under !== null && !card.covers ? byId.get(`${card.parent} ${card.under}`) : undefined;
+    if (!above || above.x >= card.x) return [];
+    const x = above.x + 11;
+    const y = card.y + Math.min(card.height / 2, 22);
+    return [`M${x} ${above.y + above.height}V${y}H${card.x}`];
+  });
+  return (
+    <svg className="pointer-events-none absolute inset-0 size-full overflow-visible" aria-hidden>
+      <path d={lines.join("")} fill="none" stroke="var(--ink)" strokeWidth={1.2} />
+    </svg>
+  );
+}

@@ -1,0 +1,48 @@
+import { memo } from "react";
+import { type Frame, nameOf, type Plate, type View } from "../../../core/index.js";
+import { TextLine } from "../../parts/text-line.js";
+import { plateSays } from "./plate-says.js";
+import { KindSign } from "./shapes.js";
+
+export interface PlateBoxProps {
+  frame: Frame;
+  plate: Plate;
+  view: View;
+  chosen: boolean;
+  entry: boolean;
+  renaming: boolean;
+  onRename: (title: string) => void;
+  onRenamed: () => void;
+}
+
+const grounds = ["bg-plate-0", "bg-plate-1", "bg-plate-2"];
+
+/** A container: what lies in it, it contains; what lies on it, covers it. */
+export const PlateBox = memo(function PlateBox({ frame, plate, view, chosen, entry, renaming, onRename, onRenamed }: PlateBoxProps) {
+  const { id, parent, kind, x, y, width, height, depth, column } = plate;
+  if (column && kind === "stack") return null;
+  const name = nameOf(frame, id);
+  const edge = chosen ? "border-petrol outline-2 outline-petrol" : "border-ink";
+  return (
+    <div
+      role="treeitem"
+      aria-selected={chosen}
+      aria-label={`${name}, ${kind}`}
+      tabIndex={entry ? 0 : -1}
+      data-node={id}
+      data-parent={parent ?? ""}
+      className={`absolute rounded-md border-[1.5px] ${edge} ${grounds[depth % 3]} ${kind === "hub" ? "shadow-[0_2px_0_var(--rule)]" : ""}`}
+      style={{ left: x, top: y, width, height }}
+    >
+      <div className={`flex h-[29px] items-center gap-2 overflow-hidden px-2.5 whitespace-nowrap ${kind === "hub" ? "border-b border-ink" : ""}`}>
+        <KindSign kind={kind} />
+        {renaming ? (
+          <TextLine autoFocus aria-label="Title" value={frame.nodes[id]!.title ?? id} onFocus={(event) => event.target.select()} onDone={onRename} onBlurCapture={onRenamed} className="max-w-48 font-semibold" />
+        ) : (
+          <span className="text-[14px] font-bold">{name}</span>
+        )}
+        <span className="truncate text-[12.5px] text-ink-2">{plateSays(frame, id, view)}</span>
+      </div>
+    </div>
+  );
+});

@@ -1,0 +1,56 @@
+import { memo } from "react";
+import { type Card, type Frame, nameOf, type State, type View } from "../../../core/index.js";
+import { Picture } from "../../device/picture.js";
+import { TextLine } from "../../parts/text-line.js";
+
+export interface ScreenCardProps {
+  frame: Frame;
+  card: Card;
+  /** What its picture shows; null for a row. */
+  state: State | null;
+  view: View;
+  dark: boolean;
+  chosen: boolean;
+  /** The key that goes into the plan lands here. */
+  entry: boolean;
+  here: boolean;
+  dragged: boolean;
+  renaming: boolean;
+  onRename: (title: string) => void;
+  onRenamed: () => void;
+}
+
+/** A screen on the plan: its picture as it is arranged, or its title where there is no room. */
+export const ScreenCard = memo(function ScreenCard({ frame, card, state, view, dark, chosen, entry, here, dragged, renaming, onRename, onRenamed }: ScreenCardProps) {
+  const { id, parent, x, y, width, height, covers } = card;
+  const title = nameOf(frame, id);
+  const edge = chosen ? "border-petrol outline-2 outline-petrol" : covers ? "border-saffron" : "border-ink";
+  return (
+    <div
+      role="treeitem"
+      aria-selected={chosen}
+      aria-label={`${title}, screen${here ? ", the device is here" : ""}`}
+      tabIndex={entry ? 0 : -1}
+      data-node={id}
+      data-parent={parent ?? ""}
+      className={`absolute overflow-visible rounded-md border-[1.5px] bg-plate-2 ${edge} ${dragged ? "opacity-40" : ""} ${chosen ? "z-10" : ""} focus-visible:outline-2`}
+      style={{ left: x, top: y, width, height }}
+    >
+      <div className="pointer-events-none size-full overflow-hidden rounded-[4px]">
+        {card.picture && state ? (
+          <Picture frame={frame} state={state} view={view} width={width - 3} height={height - 3} dark={dark} />
+        ) : (
+          <span className="flex size-full items-center truncate px-2 font-medium">{title}</span>
+        )}
+      </div>
+      {renaming && (
+        <div className="absolute inset-x-0 top-0 z-20 min-w-32">
+          <TextLine autoFocus aria-label="Title" value={frame.nodes[id]!.title ?? id} onFocus={(event) => event.target.select()} onDone={onRename} onBlurCapture={onRenamed} className="font-semibold" />
+        </div>
+      )}
+      {here && (
+        <span className="pointer-events-none absolute right-0 -bottom-2.5 left-0 z-10 mx-auto w-max rounded-sm bg-ink px-1.5 text-[11px] leading-4.5 font-semibold text-plate-2">device is here</span>
+      )}
+    </div>
+  );
+});

@@ -1,0 +1,53 @@
+import { memo } from "react";
+import { type Frame, nameOf, type PlanLayout } from "../../../core/index.js";
+import { Icon } from "../../parts/icon.js";
+import { TextLine } from "../../parts/text-line.js";
+
+export interface ToothBoxProps {
+  frame: Frame;
+  tooth: PlanLayout["teeth"][number];
+  /** The foot of what hangs from it, px. */
+  foot: number;
+  first: boolean;
+  chosen: boolean;
+  entry: boolean;
+  /** The device shows this tab. */
+  lit: boolean;
+  renaming: boolean;
+  onRename: (title: string) => void;
+  onRenamed: () => void;
+}
+
+/** A tooth of a hub's comb: the tab that what is under it hangs from. */
+export const ToothBox = memo(function ToothBox({ frame, tooth, foot, first, chosen, entry, lit, renaming, onRename, onRenamed }: ToothBoxProps) {
+  const { id, hub, x, y, width, height } = tooth;
+  const node = frame.nodes[id]!;
+  const label = node.tab?.label ?? nameOf(frame, id);
+  const badge = node.tab?.badge;
+  return (
+    <>
+      {!first && <span className="pointer-events-none absolute border-l border-dashed border-rule" style={{ left: x - 3, top: y, height: foot - y }} />}
+      <div
+        role="treeitem"
+        aria-selected={chosen}
+        aria-label={`${label}, tab${lit ? ", shown on the device" : ""}`}
+        tabIndex={entry ? 0 : -1}
+        data-node={id}
+        data-parent={hub}
+        className={`absolute flex items-center justify-center gap-1.5 rounded-b-md border-[1.5px] border-t-0 px-1 ${chosen ? "z-10 border-petrol outline-2 outline-petrol" : "border-ink"} ${lit ? "bg-petrol-soft text-petrol" : "bg-plate-2"}`}
+        style={{ left: x + 3, top: y, width: width - 6, height: height - 6 }}
+      >
+        {renaming ? (
+          <TextLine autoFocus aria-label="Title" value={node.title ?? label} onFocus={(event) => event.target.select()} onDone={onRename} onBlurCapture={onRenamed} />
+        ) : (
+          <>
+            {node.tab?.icon && <Icon name={node.tab.icon} fill={lit} size={17} />}
+            <span className="truncate font-semibold">{label}</span>
+            {badge !== undefined && <span className="mono shrink-0 rounded-full border border-field px-1 text-[10px] leading-3.5">{badge === "dot" ? "•" : badge}</span>}
+            {node.tab?.hidden && <span className="text-[11px] text-ink-2">hidden</span>}
+          </>
+        )}
+      </div>
+    </>
+  );
+});

@@ -1,0 +1,78 @@
+import { DropdownMenu } from "radix-ui";
+import { useState } from "react";
+import { Link } from "react-router";
+import { createFrame, deleteFrame, renameFrame, type ShelfRow, useFrameAt } from "../../data/shelf.js";
+import { Button } from "../../parts/button.js";
+import { TextLine } from "../../parts/text-line.js";
+import { SmallPlan } from "./small-plan.js";
+
+export interface FrameTileProps {
+  row: ShelfRow;
+  /** Does something that may fail, and tells when it does. */
+  attempt: (what: string, work: () => Promise<unknown>) => Promise<void>;
+}
+
+const item = "flex cursor-pointer items-center rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-petrol-soft";
+const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
+
+/** A frame on the shelf: its plan, its name, how often it was changed. */
+export function FrameTile({ row, attempt }: FrameTileProps) {
+  const { data: frame } = useFrameAt(row);
+  const [renaming, setRenaming] = useState(false);
+  const screens = frame ? Object.values(frame.nodes).filter((node) => node.kind === "screen").length : null;
+  return (
+    <li className="group relative flex flex-col rounded-md border border-ink bg-plate-1 hover:border-petrol">
+      <Link to={`/f/${row.id}/plan`} aria-label={`Open ${row.name}`} className="grid h-44 place-items-center rounded-t-md border-b border-rule bg-plate-2 p-3">
+        {frame ? <SmallPlan frame={frame} width={240} height={150} /> : <span className="text-ink-2">…</span>}
+      </Link>
+      <div className="flex items-center gap-2 py-2 pr-1.5 pl-3">
+        <div className="min-w-0 grow">
+          {renaming ? (
+            <TextLine
+              autoFocus
+              aria-label="Name of the frame"
+              value={row.name}
+              onFocus={(event) => event.target.select()}
+              onDone={(name) => name.trim() && void attempt(`${row.name} was not renamed`, () => renameFrame(row, name.trim().slice(0, 120)))}
+              onBlurCapture={() => setRenaming(false)}
+            />
+          ) : (
+            <Link to={`/f/${row.id}/plan`} className="block truncate text-[15px] font-bold" tabIndex={-1}>
+              {row.name}
+            </Link>
+          )}
+          <p className="truncate text-ink-2">
+            {screens === null ? "" : `${screens} ${screens === 1 ? "screen" : "screens"} · `}change {row.revision} · <time dateTime={row.changed}>{when.format(new Date(row.changed))}</time>
+          </p>
+        </div>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger asChild>
+            <Button tone="quiet" icon="dots-three-vertical" aria-label={`More about ${row.name}`} />
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-40 rounded-md border border-ink bg-plate-2 p-1 shadow-lift">
+              <DropdownMenu.Item className={item} onSelect={() => setTimeout(() => setRenaming(true))}>
+                Rename
+              </DropdownMenu.Item>
+              <DropdownMenu.Item
+                className={item}
+                disabled={!frame}
+                onSelect={() => frame && void attempt(`${row.name} was not copied`, () => createFrame({ ...frame, name: `${row.name}, copy`.slice(0, 120) }))}
+              >
+                Copy
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className={item} asChild>
+                <a href={`/api/frames/${row.id}/file`} download>
+                  Download the file
+                </a>
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className={`${item} text-clay`} onSelect={() => void attempt(`${row.name} was not deleted`, () => deleteFrame(row.id))}>
+                Delete
+              </DropdownMenu.Item>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </div>
+    </li>
+  );
+}
