@@ -10,7 +10,8 @@ const check = async (file: string, { format }: { format: string }): Promise<void
   if (format === "json") process.stdout.write(`${JSON.stringify({ file, faults, notRun }, null, 2)}\n`);
   else if (faults.length) process.stdout.write(`${faults.map((fault) => `${file}: ${faultLine(fault)}`).join("\n")}\n`);
   else {
-    for (const { pointer, what } of notRun) process.stdout.write(`${file}: ${pointer}: ${what} are read and kept, and not run by this version yet.\n`);
+    for (const { pointer, what } of notRun)
+      process.stdout.write(`${file}: ${pointer}: ${what} are read and kept, and not run by this version yet.\n`);
     process.stdout.write(`${file}: no faults.\n`);
   }
   if (faults.length === 0) return;

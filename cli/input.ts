@@ -25,12 +25,15 @@ export const readInput = async (file: string): Promise<string> => {
   try {
     const { size } = await stat(file);
     if (size > 4 * mostBytes)
-      throw new Unusable([`${file}: received ${(size / 1024 / 1024).toFixed(1)} MB; expected at most 4 MB. A frame file holds structure alone.`]);
+      throw new Unusable([
+        `${file}: received ${(size / 1024 / 1024).toFixed(1)} MB; expected at most 4 MB. A frame file holds structure alone.`,
+      ]);
     return await readFile(file, "utf8");
   } catch (error) {
     if (error instanceof Unusable) throw error;
     const { code } = error as NodeJS.ErrnoException;
-    const why = code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : (error as Error).message;
+    const why =
+      code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : (error as Error).message;
     throw new Unusable([`${file}: it cannot be read: ${why}. Name a *.frame.json file, or - for standard input.`]);
   }
 };

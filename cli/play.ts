@@ -34,7 +34,9 @@ const viewFrom = (frame: Frame, options: PlayOptions): View => {
   const size = /^(\d{1,5})x(\d{1,5})$/.exec(options.view);
   const [width, height] = [Number(size?.[1]), Number(size?.[2])];
   if (!size || !width || !height || width > 10_000 || height > 10_000)
-    throw new Unusable([`--view: received ${shown(options.view)}; expected a size in px from 1x1 to 10000x10000, such as 390x844.`]);
+    throw new Unusable([
+      `--view: received ${shown(options.view)}; expected a size in px from 1x1 to 10000x10000, such as 390x844.`,
+    ]);
   const targets = targetsOf(frame).map((target) => target.id);
   if (options.on !== undefined && !targets.includes(options.on))
     throw new Unusable([`--on: received ${shown(options.on)}; expected one of the targets ${targets.join(", ")}.`]);
@@ -49,7 +51,9 @@ const factsFrom = (frame: Frame, given: string[]): Record<string, FactValue> => 
     const found = fact && factValues(fact).find((candidate) => String(candidate) === value);
     if (found === undefined) {
       const known = factsOf(frame).map((each) => `${each.id}=${factValues(each).join("/")}`);
-      throw new Unusable([`--fact: received ${shown(text)}; expected ${known.length ? `one of ${known.join(", ")}` : "none, as the frame has no facts"}.`]);
+      throw new Unusable([
+        `--fact: received ${shown(text)}; expected ${known.length ? `one of ${known.join(", ")}` : "none, as the frame has no facts"}.`,
+      ]);
     }
     facts[id] = found;
   }
@@ -60,13 +64,18 @@ const eventsFrom = async (file: string): Promise<NavigationEvent[]> => {
   const parsed = parseJson(await readInput(file));
   if (!parsed.ok) throw new Unusable(faultLines(file, parsed.faults));
   if (!Array.isArray(parsed.value))
-    throw new Unusable([`${file}: received ${shown(parsed.value)}; expected a JSON array of events, such as [{"do":"back"}].`]);
+    throw new Unusable([
+      `${file}: received ${shown(parsed.value)}; expected a JSON array of events, such as [{"do":"back"}].`,
+    ]);
   const read = parsed.value.map((value, i) => readEvent(value, [i]));
   const faults = read.flatMap((result) => (result.ok ? [] : [result.fault]));
   if (faults.length) throw new Unusable(faultLines(file, faults));
   const events = read.flatMap((result) => (result.ok ? [result.event] : []));
   const link = events.findIndex((event) => event.do === "link");
-  if (link >= 0) throw new Unusable([`${file}: /${link}: links are not followed by this version yet. Use open, or take the event out.`]);
+  if (link >= 0)
+    throw new Unusable([
+      `${file}: /${link}: links are not followed by this version yet. Use open, or take the event out.`,
+    ]);
   return events;
 };
 
@@ -74,7 +83,12 @@ const play = async (file: string, options: PlayOptions): Promise<void> => {
   const frame = await readFrameFile(file);
   const beyond = beyondRange(frame);
   if (beyond.length)
-    throw new Unusable(beyond.map(({ pointer, what }) => `${file}: ${pointer}: ${what} are not run by this version yet, so the frame is not played.`));
+    throw new Unusable(
+      beyond.map(
+        ({ pointer, what }) =>
+          `${file}: ${pointer}: ${what} are not run by this version yet, so the frame is not played.`,
+      ),
+    );
   if (options.url !== undefined) throw new Unusable(["--url: links are not followed by this version yet."]);
   let view = viewFrom(frame, options);
   const facts = factsFrom(frame, options.fact);
@@ -102,7 +116,12 @@ export const addPlay = (program: Command): void => {
     .option("--view <size>", "the device's screen in px", "390x844")
     .option("--on <target>", "the target, by its id")
     .option("--url <url>", "launch by a link")
-    .option("--fact <id=value>", "a fact at the launch; may be given again", (value: string, all: string[]) => [...all, value], [])
+    .option(
+      "--fact <id=value>",
+      "a fact at the launch; may be given again",
+      (value: string, all: string[]) => [...all, value],
+      [],
+    )
     .option("--events <file>", "a JSON array of events")
     .option("--regions", "add the rectangles of what is on screen")
     .action(play);

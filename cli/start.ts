@@ -15,12 +15,22 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
   const { serve } = await import("../server/serve.js");
   const { Busy } = await import("../server/lock.js");
   try {
-    await serve({ files, port, host: options.host, data: options.data, say: (line) => process.stdout.write(`${line}\n`) });
+    await serve({
+      files,
+      port,
+      host: options.host,
+      data: options.data,
+      say: (line) => process.stdout.write(`${line}\n`),
+    });
   } catch (error) {
     if (error instanceof Busy) throw new Unusable([error.message]);
     const { code } = error as NodeJS.ErrnoException;
-    if (code === "EADDRINUSE") throw new Unusable([`Port ${port} of ${options.host} is taken by another program. Use --port to choose another one.`]);
-    if (code === "EACCES" || code === "ENOTDIR" || code === "EADDRNOTAVAIL") throw new Unusable([(error as Error).message]);
+    if (code === "EADDRINUSE")
+      throw new Unusable([
+        `Port ${port} of ${options.host} is taken by another program. Use --port to choose another one.`,
+      ]);
+    if (code === "EACCES" || code === "ENOTDIR" || code === "EADDRNOTAVAIL")
+      throw new Unusable([(error as Error).message]);
     throw error;
   }
 };

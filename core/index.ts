@@ -26,7 +26,16 @@ export type {
   Target,
   Theme,
 } from "./frame/types.js";
-export { bandsOf, childrenOf, factsOf, factValues, hasEdgeSwipe, hasSystemBack, startOf, targetsOf } from "./frame/defaults.js";
+export {
+  bandsOf,
+  childrenOf,
+  factsOf,
+  factValues,
+  hasEdgeSwipe,
+  hasSystemBack,
+  startOf,
+  targetsOf,
+} from "./frame/defaults.js";
 export { equal } from "./frame/equal.js";
 export { faceOf, isThere, tabsOf } from "./frame/faces.js";
 export { type Fault, faultLine, shown } from "./frame/fault.js";
@@ -45,6 +54,7 @@ export { type Change, fold, type History, type HistoryEvent } from "./edit/histo
 export { duplicateOf, freeIdIn } from "./edit/naming.js";
 
 export type { Move, NavigationEvent, Note } from "./navigate/events.js";
+export { canGoUp } from "./navigate/back.js";
 export { type Consequences, consequencesOf } from "./navigate/consequences.js";
 export { explain } from "./navigate/explain.js";
 export { backEvent, type Ladder, ladderOf } from "./navigate/ladder.js";

@@ -43,16 +43,22 @@ export const createApp = ({ store, hosts = [], page, log = console.error }: AppO
     }),
   );
   app.use("/api", ownWrites, textBody);
-  app.use("/api/frames", (_request, response, next) => {
-    response.set("Cache-Control", "no-store");
-    next();
-  }, frameRoutes(store));
+  app.use(
+    "/api/frames",
+    (_request, response, next) => {
+      response.set("Cache-Control", "no-store");
+      next();
+    },
+    frameRoutes(store),
+  );
   app.use("/api", noRoute);
   app.use("/icons", iconRoutes());
   if (page && existsSync(page)) {
     app.use("/assets", express.static(join(page, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
     app.use(express.static(page, { index: false }));
-    app.get("/{*path}", (_request, response) => response.set("Cache-Control", "no-cache").sendFile(join(page, "index.html")));
+    app.get("/{*path}", (_request, response) =>
+      response.set("Cache-Control", "no-cache").sendFile(join(page, "index.html")),
+    );
   }
   app.use(noRoute);
   app.use(sendProblems(log));

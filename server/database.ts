@@ -13,7 +13,9 @@ const migrations = fileURLToPath(new URL("./migrations", import.meta.url));
 
 /** Brings the tables to the newest form: each file of `migrations/` once, in order, in one transaction. */
 export const migrate = async (database: Database): Promise<void> => {
-  await database.exec("create table if not exists migrations (name text primary key, done timestamptz not null default now())");
+  await database.exec(
+    "create table if not exists migrations (name text primary key, done timestamptz not null default now())",
+  );
   const { rows } = await database.query<{ name: string }>("select name from migrations");
   const done = new Set(rows.map((row) => row.name));
   for (const name of (await readdir(migrations)).sort()) {

@@ -8,7 +8,11 @@ export const servedHosts = (hosts: readonly string[]): RequestHandler => {
   const known = new Set(["localhost", "127.0.0.1", "[::1]", ...hosts.map((host) => host.toLowerCase())]);
   return (request, _response, next) => {
     const { host } = request.headers;
-    if (!host || !known.has(hostName(host))) throw new Problem("wrong-host", `Received the host ${host ?? "nothing"}; open the address that was printed at the start.`);
+    if (!host || !known.has(hostName(host)))
+      throw new Problem(
+        "wrong-host",
+        `Received the host ${host ?? "nothing"}; open the address that was printed at the start.`,
+      );
     next();
   };
 };
@@ -18,7 +22,10 @@ export const ownWrites: RequestHandler = (request, _response, next) => {
   if (["GET", "HEAD", "OPTIONS"].includes(request.method)) return next();
   const { origin, host } = request.headers;
   const site = request.headers["sec-fetch-site"];
-  const foreign = origin !== undefined ? URL.parse(origin)?.host !== host : site !== undefined && site !== "same-origin" && site !== "none";
+  const foreign =
+    origin !== undefined
+      ? URL.parse(origin)?.host !== host
+      : site !== undefined && site !== "same-origin" && site !== "none";
   if (foreign) throw new Problem("wrong-origin", `Received a write from ${origin ?? "another site"}.`);
   next();
 };

@@ -3,7 +3,10 @@ import { dirname, join } from "node:path";
 import { createRequire } from "node:module";
 import express, { Router } from "express";
 
-const assets = join(dirname(createRequire(import.meta.url).resolve("@phosphor-icons/core/assets/regular/plant.svg")), "..");
+const assets = join(
+  dirname(createRequire(import.meta.url).resolve("@phosphor-icons/core/assets/regular/plant.svg")),
+  "..",
+);
 const weights = ["regular", "fill"];
 
 /** The icons that apps and the page use, each a file of its own, and the list of their names. */

@@ -10,7 +10,9 @@ export class Busy extends Error {}
 export type Release = () => Promise<void>;
 
 const busy = (folder: string, holder: string): Busy =>
-  new Busy(`The data folder ${folder} is held by ${holder}. Stop that one, or name another folder by --data. Nothing was changed.`);
+  new Busy(
+    `The data folder ${folder} is held by ${holder}. Stop that one, or name another folder by --data. Nothing was changed.`,
+  );
 
 const askHolder = (path: string): Promise<string> =>
   new Promise((resolve) => {
@@ -30,7 +32,9 @@ const holdBySocket = async (folder: string): Promise<Release> => {
     socket.end(`process ${process.pid}, started ${new Date(Date.now() - process.uptime() * 1000).toISOString()}`);
   });
   const taken = await new Promise<boolean>((resolve, reject) => {
-    server.once("error", (error: NodeJS.ErrnoException) => (error.code === "EADDRINUSE" ? resolve(true) : reject(error)));
+    server.once("error", (error: NodeJS.ErrnoException) =>
+      error.code === "EADDRINUSE" ? resolve(true) : reject(error),
+    );
     server.listen({ path }, () => resolve(false));
   });
   if (taken) throw busy(folder, await askHolder(path));

@@ -61,7 +61,8 @@ export const sendProblems =
     if (response.headersSent) return next(error);
     if (error instanceof Problem) return error.send(response);
     const { type, status } = error as { type?: string; status?: number };
-    if (type === "entity.too.large") return new Problem("too-large", "Send a smaller body: a frame holds structure alone.").send(response);
+    if (type === "entity.too.large")
+      return new Problem("too-large", "Send a smaller body: a frame holds structure alone.").send(response);
     if (status !== undefined && status >= 400 && status < 500)
       return new Problem("wrong-form", (error as Error).message).send(response);
     log(error);

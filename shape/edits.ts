@@ -2,7 +2,7 @@ import Joi from "joi";
 import { type Edit, type EditResult, applySoundly, type Fault, type Frame } from "../core/index.js";
 import { faultsFrom } from "./faults.js";
 import { joiOptions } from "./read.js";
-import { frameFields, id, node } from "./schema.js";
+import { byKind, frameFields, id, node } from "./schema.js";
 
 const key = Joi.string().max(60).required();
 const someId = id.required();
@@ -34,12 +34,7 @@ const forms: Record<Exclude<Edit["kind"], "replace">, Record<string, Joi.Schema>
 };
 
 /** The form of an edit that a client may send. */
-export const editSchema = Object.entries(forms)
-  .reduce(
-    (schema, [kind, keys]) => schema.when(Joi.object({ kind: Joi.valid(kind).required() }).unknown(), { then: Joi.object(keys) }),
-    Joi.object({ kind: Joi.valid(...Object.keys(forms)).required() }),
-  )
-  .id("anyEdit");
+export const editSchema = byKind(forms).id("anyEdit");
 
 const touchedFaults = (frame: Frame, result: Extract<EditResult, { ok: true }>): Fault[] => {
   const faults: Fault[] = [];
@@ -53,7 +48,12 @@ const touchedFaults = (frame: Frame, result: Extract<EditResult, { ok: true }>):
     const given = frame[field as keyof Frame];
     if (schema) faults.push(...faultsFrom(schema.validate(given, joiOptions).error, [field]));
     else if (field !== "root" && given !== undefined)
-      faults.push({ pointer: `/${field}`, received: `the unknown field ${field}`, expected: "a field of the format", remedy: "Take it out." });
+      faults.push({
+        pointer: `/${field}`,
+        received: `the unknown field ${field}`,
+        expected: "a field of the format",
+        remedy: "Take it out.",
+      });
   }
   return faults;
 };
@@ -73,7 +73,13 @@ export interface SaveRequest {
 
 export const saveRequest = Joi.object({
   edits: Joi.array()
-    .items(Joi.object({ key: Joi.string().max(60).required(), label: Joi.string().max(200).required(), edit: editSchema.required() }))
+    .items(
+      Joi.object({
+        key: Joi.string().max(60).required(),
+        label: Joi.string().max(200).required(),
+        edit: editSchema.required(),
+      }),
+    )
     .min(1)
     .max(500)
     .required(),
@@ -82,4 +88,3 @@ export const saveRequest = Joi.object({
 export const createRequest = Joi.object({ frame: Joi.object().unknown().required() }).required();
 export const restoreRequest = Joi.object({ revision: Joi.number().integer().min(1).required() }).required();
 export const nameRequest = Joi.object({ label: Joi.string().min(1).max(200).required() }).required();
-

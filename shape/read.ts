@@ -14,7 +14,11 @@ export const mostFaults = 200;
 
 export type ReadResult = { ok: true; frame: Frame } | { ok: false; faults: Fault[] };
 
-export const joiOptions: Joi.ValidationOptions = { abortEarly: false, convert: false, errors: { render: true, label: "key" } };
+export const joiOptions: Joi.ValidationOptions = {
+  abortEarly: false,
+  convert: false,
+  errors: { render: true, label: "key" },
+};
 
 const lineOf = (text: string, position: number): string => {
   const before = text.slice(0, position).split("\n");
@@ -26,17 +30,31 @@ const reservedKeys = (value: unknown, at: string[]): Fault[] => {
   if (typeof value !== "object" || value === null || at.length > 200) return [];
   return Object.keys(value).flatMap((key) =>
     key === "__proto__"
-      ? [{ pointer: pointer(...at, key), received: "the key __proto__", expected: "an id or a key of the format", remedy: "Give it another name." }]
+      ? [
+          {
+            pointer: pointer(...at, key),
+            received: "the key __proto__",
+            expected: "an id or a key of the format",
+            remedy: "Give it another name.",
+          },
+        ]
       : reservedKeys((value as Record<string, unknown>)[key], [...at, key]),
   );
 };
 
 /** JSON from a text, or the one fault of what is none. */
 export const parseJson = (text: string): { ok: true; value: unknown } | { ok: false; faults: Fault[] } => {
-  const failed = (received: string, expected: string, remedy: string) => ({ ok: false as const, faults: [{ pointer: "", received, expected, remedy }] });
+  const failed = (received: string, expected: string, remedy: string) => ({
+    ok: false as const,
+    faults: [{ pointer: "", received, expected, remedy }],
+  });
   const bytes = Buffer.byteLength(text);
   if (bytes > mostBytes)
-    return failed(`${(bytes / 1024 / 1024).toFixed(1)} MB`, "at most 4 MB", "A frame file holds structure alone: take out what does not belong to it.");
+    return failed(
+      `${(bytes / 1024 / 1024).toFixed(1)} MB`,
+      "at most 4 MB",
+      "A frame file holds structure alone: take out what does not belong to it.",
+    );
   try {
     const value: unknown = JSON.parse(text.replace(/^\uFEFF/, ""));
     const faults = text.includes("__proto__") ? reservedKeys(value, []) : [];
@@ -44,8 +62,16 @@ export const parseJson = (text: string): { ok: true; value: unknown } | { ok: fa
   } catch (error) {
     const message = (error as Error).message;
     const position = /position (\d+)/.exec(message)?.[1];
-    const where = position ? `, at ${lineOf(text, Number(position))}` : text.trim() === "" ? ": it is empty" : ", at its end";
-    return failed(`a text that is not JSON${where}`, "JSON", `Correct it there (${message.replace(/ in JSON.*$/, "").slice(0, 80)}).`);
+    const where = position
+      ? `, at ${lineOf(text, Number(position))}`
+      : text.trim() === ""
+        ? ": it is empty"
+        : ", at its end";
+    return failed(
+      `a text that is not JSON${where}`,
+      "JSON",
+      `Correct it there (${message.replace(/ in JSON.*$/, "").slice(0, 80)}).`,
+    );
   }
 };
 
@@ -63,7 +89,8 @@ const prune = (value: unknown, fault: Fault, whole: boolean): void => {
 
 /** What of a value is sound in form: the rest taken out bit by bit; null when nothing is left to look at. */
 const soundPart = (value: unknown, faults: readonly Fault[]): Frame | null => {
-  if (faults.some((fault) => fault.pointer === "" || fault.pointer === "/nodes" || fault.pointer === "/root")) return null;
+  if (faults.some((fault) => fault.pointer === "" || fault.pointer === "/nodes" || fault.pointer === "/root"))
+    return null;
   const copy = structuredClone(value);
   // from the end, so that the places in lists stay true
   for (const fault of [...faults].reverse()) prune(copy, fault, false);

@@ -29,24 +29,26 @@ const only = Joi.object({
   facts: byId(factValue),
 });
 
+/** An object whose keys depend on its `kind`: one form for each. */
+export const byKind = (kinds: Record<string, Record<string, Joi.Schema>>, common: Record<string, Joi.Schema> = {}) =>
+  Joi.alternatives().conditional(".kind", {
+    switch: Object.entries(kinds).map(([kind, keys]) => ({
+      is: kind,
+      then: Joi.object({ kind: Joi.valid(kind).required(), ...common, ...keys }),
+    })),
+    // says which kinds there are, and nothing of keys that cannot be judged without one
+    otherwise: Joi.object({ kind: someOf(...Object.keys(kinds)).required() }).unknown(),
+  });
+
 /** What an action does: one form for each kind. */
-export const action = Joi.object({
-  kind: someOf("open", "back", "close", "root", "set", "menu").required(),
-})
-  .when(Joi.object({ kind: Joi.valid("open") }).unknown(), {
-    then: Joi.object({
-      to: id.required(),
-      params: template,
-      with: template,
-      how: someOf("add", "replace", "clear"),
-      as: opens,
-    }),
-  })
-  .when(Joi.object({ kind: Joi.valid("close") }).unknown(), { then: Joi.object({ give: template }) })
-  .when(Joi.object({ kind: Joi.valid("set") }).unknown(), {
-    then: Joi.object({ fact: id.required(), is: factValue.required(), then: Joi.link("#deed") }),
-  })
-  .id("deed");
+export const action = byKind({
+  open: { to: id.required(), params: template, with: template, how: someOf("add", "replace", "clear"), as: opens },
+  back: {},
+  close: { give: template },
+  root: {},
+  set: { fact: id.required(), is: factValue.required(), then: Joi.link("#deed") },
+  menu: {},
+}).id("deed");
 
 const actions = Joi.array().items(
   Joi.object({
@@ -66,7 +68,9 @@ const bodyKinds: Record<string, Record<string, Joi.Schema>> = {
   grid: rowBody(),
   form: {
     fields: Joi.array()
-      .items(Joi.object({ id: id.required(), label: label.required(), input: someOf("text", "note", "switch").required() }))
+      .items(
+        Joi.object({ id: id.required(), label: label.required(), input: someOf("text", "note", "switch").required() }),
+      )
       .max(200)
       .required(),
   },
@@ -75,16 +79,13 @@ const bodyKinds: Record<string, Record<string, Joi.Schema>> = {
 };
 
 function rowBody() {
-  return { rows: Joi.number().integer().min(0).max(100_000).required(), row: label.required(), opens: id, param: Joi.string().pattern(/^\w{1,60}$/) };
+  return {
+    rows: Joi.number().integer().min(0).max(100_000).required(),
+    row: label.required(),
+    opens: id,
+    param: Joi.string().pattern(/^\w{1,60}$/),
+  };
 }
-
-/** An object whose other keys depend on its `kind`. */
-const byKind = (kinds: Record<string, Record<string, Joi.Schema>>, common: Record<string, Joi.Schema> = {}) => {
-  let schema = Joi.object({ kind: someOf(...Object.keys(kinds)).required(), ...common });
-  for (const [kind, keys] of Object.entries(kinds))
-    if (Object.keys(keys).length) schema = schema.when(Joi.object({ kind: Joi.valid(kind).required() }).unknown(), { then: Joi.object(keys) });
-  return schema;
-};
 
 const tab = Joi.object({
   label,
@@ -160,7 +161,17 @@ export const node = byKind(
 
 const ease = Joi.alternatives(
   Joi.valid("linear"),
-  Joi.object({ bezier: Joi.array().ordered(Joi.number().min(0).max(1).required(), Joi.number().required(), Joi.number().min(0).max(1).required(), Joi.number().required()).length(4).required() }),
+  Joi.object({
+    bezier: Joi.array()
+      .ordered(
+        Joi.number().min(0).max(1).required(),
+        Joi.number().required(),
+        Joi.number().min(0).max(1).required(),
+        Joi.number().required(),
+      )
+      .length(4)
+      .required(),
+  }),
   Joi.object({
     spring: Joi.object({
       mass: Joi.number().greater(0).required(),
@@ -184,7 +195,11 @@ const tracks = Joi.array()
   )
   .unique("property")
   .required();
-const motionShape = Joi.object({ incoming: tracks, outgoing: tracks, above: someOf("incoming", "outgoing").required() });
+const motionShape = Joi.object({
+  incoming: tracks,
+  outgoing: tracks,
+  above: someOf("incoming", "outgoing").required(),
+});
 const motion = Joi.object({
   name: label.required(),
   forward: motionShape.required(),
@@ -199,18 +214,42 @@ const anything = Joi.object().unknown();
 /** The fields of the frame itself, by name. */
 export const frameFields = {
   name: Joi.string().min(1).max(120).required(),
-  address: Joi.object({ scheme: Joi.string().pattern(/^[a-z][a-z0-9+.-]*$/, "URL scheme"), hosts: Joi.array().items(Joi.string().max(253)), running: someOf("open", "rebuild"), lost: id }),
-  targets: Joi.array().items(Joi.object({ id: id.required(), label: label.required(), systemBack: Joi.boolean(), edgeSwipe: Joi.boolean() })).min(1),
-  bands: Joi.array().items(Joi.object({ id: id.required(), from: amount.required() })).min(1),
+  address: Joi.object({
+    scheme: Joi.string().pattern(/^[a-z][a-z0-9+.-]*$/, "URL scheme"),
+    hosts: Joi.array().items(Joi.string().max(253)),
+    running: someOf("open", "rebuild"),
+    lost: id,
+  }),
+  targets: Joi.array()
+    .items(
+      Joi.object({ id: id.required(), label: label.required(), systemBack: Joi.boolean(), edgeSwipe: Joi.boolean() }),
+    )
+    .min(1),
+  bands: Joi.array()
+    .items(Joi.object({ id: id.required(), from: amount.required() }))
+    .min(1),
   short: amount,
   facts: Joi.array().items(
-    Joi.object({ id: id.required(), label: label.required(), values: Joi.array().items(Joi.string().max(60)).min(2), launch: factValue, lasting: Joi.boolean() }),
+    Joi.object({
+      id: id.required(),
+      label: label.required(),
+      values: Joi.array().items(Joi.string().max(60)).min(2),
+      launch: factValue,
+      lasting: Joi.boolean(),
+    }),
   ),
   relaunch: someOf("nothing", "place", "everything"),
   motions: byId(motion),
   motion: motionTable,
   calm: id,
-  theme: Joi.object({ light: colours, dark: colours, mark: someOf("line", "fill", "none"), font: label, corner: Joi.number().min(0).max(60), sizes: Joi.object(Object.fromEntries(sizeNames.map((name) => [name, Joi.number().min(0).max(2000)]))) }),
+  theme: Joi.object({
+    light: colours,
+    dark: colours,
+    mark: someOf("line", "fill", "none"),
+    font: label,
+    corner: Joi.number().min(0).max(60),
+    sizes: Joi.object(Object.fromEntries(sizeNames.map((name) => [name, Joi.number().min(0).max(2000)]))),
+  }),
   journeys: Joi.array().items(
     Joi.object({
       id: id.required(),
@@ -218,11 +257,19 @@ export const frameFields = {
       view: anything.required(),
       url: Joi.string(),
       facts: byId(factValue),
-      steps: Joi.array().items(Joi.object({ event: anything.required(), see: anything })).required(),
+      steps: Joi.array()
+        .items(Joi.object({ event: anything.required(), see: anything }))
+        .required(),
     }),
   ),
   linkCases: Joi.array().items(
-    Joi.object({ id: id.required(), url: Joi.string().required(), start: someOf("cold", "running").required(), facts: byId(factValue), see: anything.required() }),
+    Joi.object({
+      id: id.required(),
+      url: Joi.string().required(),
+      start: someOf("cold", "running").required(),
+      facts: byId(factValue),
+      see: anything.required(),
+    }),
   ),
 };
 

@@ -1,7 +1,6 @@
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
-import { FrameShell } from "./app/frame-shell.js";
 import { Trouble } from "./app/trouble.js";
 import { Shelf } from "./places/shelf/shelf.js";
 import "./styles.css";
@@ -9,10 +8,11 @@ import "./styles.css";
 const router = createBrowserRouter([
   {
     ErrorBoundary: Trouble,
+    HydrateFallback: () => null,
     children: [
       { path: "/", Component: Shelf },
       { path: "/f/:id", element: <Navigate to="plan" replace /> },
-      { path: "/f/:id/plan", Component: FrameShell },
+      { path: "/f/:id/plan", lazy: async () => ({ Component: (await import("./app/frame-shell.js")).FrameShell }) },
     ],
   },
 ]);

@@ -33,7 +33,8 @@ const parse = (text: string): PatternResult => {
       const open = part.endsWith("?");
       const name = open ? part.slice(1, -1) : part.slice(1);
       if (open && !last) return { ok: false, reason: `${part} may be left out only at the end` };
-      if (!nameForm.test(name)) return { ok: false, reason: `${part} is no name: letters, digits and _ after the colon` };
+      if (!nameForm.test(name))
+        return { ok: false, reason: `${part} is no name: letters, digits and _ after the colon` };
       if (names.has(name)) return { ok: false, reason: `:${name} stands twice` };
       names.add(name);
       optional = open;
@@ -84,7 +85,10 @@ export const fillPattern = (pattern: Pattern, params: Readonly<Record<string, st
       if (pattern.optional && i === pattern.segments.length - 1) break;
       return null;
     }
-    address += segment.kind === "rest" ? `/${value.toWellFormed().split("/").map(encodeURIComponent).join("/")}` : `/${encodeURIComponent(value.toWellFormed())}`;
+    address +=
+      segment.kind === "rest"
+        ? `/${value.toWellFormed().split("/").map(encodeURIComponent).join("/")}`
+        : `/${encodeURIComponent(value.toWellFormed())}`;
   }
   return address || "/";
 };
@@ -113,4 +117,3 @@ export const fillsPattern = (screen: ScreenNode, params: Readonly<Record<string,
   const pattern = patternOf(screen);
   return pattern === null || fillPattern(pattern, params) !== null;
 };
-

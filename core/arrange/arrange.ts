@@ -60,7 +60,8 @@ const cut = (area: Box, view: View, edge: Edge, size: number): { strip: Box; res
 
 /** The regions of a view, back to front: what shows in it, then what its containers draw around that, outermost last. */
 export const arrangeSurface = (frame: Frame, surface: Surface, view: View): Region[] => {
-  const sizeOf = (name: keyof typeof defaultSizes & SizeName): number => frame.theme?.sizes?.[name] ?? defaultSizes[name];
+  const sizeOf = (name: keyof typeof defaultSizes & SizeName): number =>
+    frame.theme?.sizes?.[name] ?? defaultSizes[name];
   const start: Edge = view.rtl ? "right" : "left";
   const around: Region[] = [];
   let area: Box = { x: 0, y: 0, width: view.width, height: view.height };

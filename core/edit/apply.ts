@@ -37,19 +37,34 @@ const idForm = /^[a-z][A-Za-z0-9]{0,39}$/;
 const reservedIds = new Set(Object.getOwnPropertyNames(Object.prototype));
 
 /** Whether a text can be an id. */
-export const isId = (text: unknown): text is Id => typeof text === "string" && idForm.test(text) && !reservedIds.has(text);
+export const isId = (text: unknown): text is Id =>
+  typeof text === "string" && idForm.test(text) && !reservedIds.has(text);
 
 const freeId = (draft: Draft, id: Id): void => {
-  if (!isId(id)) refuse(["nodes", id], `the id ${shown(id)}`, "a small letter, then letters and digits, 40 at most", "Choose another id.");
+  if (!isId(id))
+    refuse(
+      ["nodes", id],
+      `the id ${shown(id)}`,
+      "a small letter, then letters and digits, 40 at most",
+      "Choose another id.",
+    );
   if (draft.node(id)) refuse(["nodes", id], `the id ${id} again`, "an id that is not taken", "Choose another id.");
 };
 
 const known = (draft: Draft, id: Id): Node =>
-  draft.node(id) ?? refuse(["nodes", id], `${shown(id)}, which is not in nodes`, "a node of the frame", "It may have been removed meanwhile.");
+  draft.node(id) ??
+  refuse(
+    ["nodes", id],
+    `${shown(id)}, which is not in nodes`,
+    "a node of the frame",
+    "It may have been removed meanwhile.",
+  );
 
 const container = (draft: Draft, id: Id): ContainerNode => {
   const node = known(draft, id);
-  return node.kind === "screen" ? refuse(["nodes", id], `the screen ${id}`, "a container", "Put it into a stack or a hub.") : node;
+  return node.kind === "screen"
+    ? refuse(["nodes", id], `the screen ${id}`, "a container", "Put it into a stack or a hub.")
+    : node;
 };
 
 const inserted = (children: readonly Id[], id: Id, after: Id | null): Id[] => {
@@ -62,7 +77,8 @@ const withChild = (draft: Draft, parent: Id, id: Id, after: Id | null): void => 
   const node = container(draft, parent);
   if (node.kind === "pair") {
     const side = node.list === undefined ? "list" : node.detail === undefined ? "detail" : null;
-    if (!side) refuse(["nodes", parent], `a third child for the pair ${parent}`, "a list and a detail", "Take one out first.");
+    if (!side)
+      refuse(["nodes", parent], `a third child for the pair ${parent}`, "a list and a detail", "Take one out first.");
     else draft.put(parent, { ...node, [side]: id });
   } else draft.put(parent, { ...node, children: inserted(node.children, id, after) });
 };
@@ -86,7 +102,8 @@ const withoutChild = <T extends Node>(node: T, id: Id): T => {
 type Apply<K extends EditKind> = (draft: Draft, edit: Extract<Edit, { kind: K }>) => void;
 
 const add: Apply<"add"> = (draft, edit) => {
-  if (!edit.nodes[edit.top]) refuse(["nodes", edit.top], `no node ${edit.top} to add`, "the node itself among nodes", "Send it along.");
+  if (!edit.nodes[edit.top])
+    refuse(["nodes", edit.top], `no node ${edit.top} to add`, "the node itself among nodes", "Send it along.");
   for (const [id, node] of Object.entries(edit.nodes)) {
     freeId(draft, id);
     draft.put(id, node);
@@ -96,7 +113,8 @@ const add: Apply<"add"> = (draft, edit) => {
 
 const remove: Apply<"remove"> = (draft, { id }) => {
   known(draft, id);
-  if (id === draft.frame.root) refuse(["root"], `the root ${id}`, "a node other than the root", "The root holds everything else and stays.");
+  if (id === draft.frame.root)
+    refuse(["root"], `the root ${id}`, "a node other than the root", "The root holds everything else and stays.");
   const inside = new Set(subtreeOf(draft.frame, id));
   const { parents } = indexOf(draft.frame);
   // what stands elsewhere too stays, and so does what is in that
@@ -144,14 +162,30 @@ const rename: Apply<"rename"> = (draft, { id, to }) => {
 
 const move: Apply<"move"> = (draft, { id, from, to, after }) => {
   const node = known(draft, id);
-  if (id === draft.frame.root) refuse(["root"], `the root ${id}`, "a node other than the root", "The root stands in nothing.");
+  if (id === draft.frame.root)
+    refuse(["root"], `the root ${id}`, "a node other than the root", "The root stands in nothing.");
   if (from !== null && !childrenOf(container(draft, from)).includes(id))
-    refuse(["nodes", from, "children"], `${id}, which does not stand in ${from}`, "one of its children", "It may have been moved meanwhile.");
+    refuse(
+      ["nodes", from, "children"],
+      `${id}, which does not stand in ${from}`,
+      "one of its children",
+      "It may have been moved meanwhile.",
+    );
   if (to !== null) {
     if (subtreeOf(draft.frame, id).includes(to))
-      refuse(["nodes", to, "children"], `${id} into ${to}, which stands inside it`, "a container outside what is moved", "Move it somewhere else.");
+      refuse(
+        ["nodes", to, "children"],
+        `${id} into ${to}, which stands inside it`,
+        "a container outside what is moved",
+        "Move it somewhere else.",
+      );
     if (from !== to && childrenOf(container(draft, to)).includes(id))
-      refuse(["nodes", to, "children"], `${id} into ${to}, where it stands already`, "a container it is not in", "Move it somewhere else.");
+      refuse(
+        ["nodes", to, "children"],
+        `${id} into ${to}, where it stands already`,
+        "a container it is not in",
+        "Move it somewhere else.",
+      );
   }
   if (from !== null && from !== to) draft.put(from, withoutChild(container(draft, from), id));
   if (to !== null) withChild(draft, to, id, after);
@@ -198,7 +232,8 @@ const duplicate: Apply<"duplicate"> = (draft, edit) => {
     if ("children" in copy) copy = { ...copy, children: copy.children.map(map) };
     if ("start" in copy && copy.start !== undefined) copy = { ...copy, start: map(copy.start) };
     if ("base" in copy && copy.base) copy = { ...copy, base: map(copy.base) };
-    if (copy.kind === "pair") copy = { ...copy, ...(copy.list && { list: map(copy.list) }), ...(copy.detail && { detail: map(copy.detail) }) };
+    if (copy.kind === "pair")
+      copy = { ...copy, ...(copy.list && { list: map(copy.list) }), ...(copy.detail && { detail: map(copy.detail) }) };
     if (copy.kind === "screen") {
       // an address leads to one screen
       const { path: _path, also: _also, ...rest } = copy;
@@ -244,7 +279,18 @@ const batch: Apply<"batch"> = (draft, { edits }) => {
   for (const edit of edits) carryOut(draft, edit);
 };
 
-const table: { [K in EditKind]: Apply<K> } = { add, remove, rename, move, set, setFrame, duplicate, batch, replace, restore };
+const table: { [K in EditKind]: Apply<K> } = {
+  add,
+  remove,
+  rename,
+  move,
+  set,
+  setFrame,
+  duplicate,
+  batch,
+  replace,
+  restore,
+};
 
 function carryOut(draft: Draft, edit: Edit): void {
   (table[edit.kind] as (draft: Draft, edit: Edit) => void)(draft, edit);
@@ -265,13 +311,17 @@ export const applyEdit = (frame: Frame, edit: Edit): EditResult => {
   return { ok: true, frame: draft.frame, inverse: draft.inverse(), patches: draft.patches(), touched: draft.touched };
 };
 
-const changesFields = (patches: readonly PatchOperation[]): boolean => patches.some(({ path }) => !path.startsWith("/nodes/"));
+const changesFields = (patches: readonly PatchOperation[]): boolean =>
+  patches.some(({ path }) => !path.startsWith("/nodes/"));
 
 /** Applies an edit and answers it only if the frame is sound after it; else the faults it would bring. */
 export const applySoundly = (frame: Frame, edit: Edit): EditResult => {
   const result = applyEdit(frame, edit);
   if (!result.ok) return result;
-  const faults = faultsOf(result.frame, changesFields(result.patches) ? undefined : reach(frame, result.frame, result.touched));
+  const faults = faultsOf(
+    result.frame,
+    changesFields(result.patches) ? undefined : reach(frame, result.frame, result.touched),
+  );
   return faults.length ? { ok: false, faults } : result;
 };
 

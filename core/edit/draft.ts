@@ -101,7 +101,11 @@ export class Draft {
       const change = difference(before, after);
       for (const key of change?.drop ?? []) patches.push({ op: "remove", path: pointer(...at, key) });
       for (const [key, value] of Object.entries(change?.set ?? {}))
-        patches.push({ op: (before as Values)[key] === undefined ? "add" : "replace", path: pointer(...at, key), value });
+        patches.push({
+          op: (before as Values)[key] === undefined ? "add" : "replace",
+          path: pointer(...at, key),
+          value,
+        });
     };
     for (const [id, was] of this.nodesBefore) {
       const is = this.node(id);

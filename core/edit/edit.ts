@@ -94,6 +94,4 @@ export type Edit =
 export type EditKind = Edit["kind"];
 
 /** One operation of a JSON Patch (RFC 6902). */
-export type PatchOperation =
-  | { op: "add" | "replace"; path: string; value: unknown }
-  | { op: "remove"; path: string };
+export type PatchOperation = { op: "add" | "replace"; path: string; value: unknown } | { op: "remove"; path: string };

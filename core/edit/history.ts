@@ -17,7 +17,8 @@ export interface History {
 }
 
 /** What is done to a history: an edit is made, or the last is undone or redone, or a change from elsewhere comes in. */
-export type HistoryEvent = { do: "edit"; edit: Edit; label: string } | { do: "undo" } | { do: "redo" } | { do: "elsewhere"; edit: Edit };
+export type HistoryEvent =
+  { do: "edit"; edit: Edit; label: string } | { do: "undo" } | { do: "redo" } | { do: "elsewhere"; edit: Edit };
 
 export type HistoryResult =
   | { ok: true; history: History; edit: Edit; label: string; result: Extract<EditResult, { ok: true }> }
@@ -25,7 +26,14 @@ export type HistoryResult =
 
 const nothing = (what: string): HistoryResult => ({
   ok: false,
-  faults: [{ pointer: "", received: `${what} with nothing to ${what}`, expected: `a change to ${what}`, remedy: "Change something first." }],
+  faults: [
+    {
+      pointer: "",
+      received: `${what} with nothing to ${what}`,
+      expected: `a change to ${what}`,
+      remedy: "Change something first.",
+    },
+  ],
 });
 
 /** The next history; undo and redo are edits themselves, so that they can be sent and kept like any other. */
@@ -34,7 +42,14 @@ export const fold = (history: History, event: HistoryEvent): HistoryResult => {
   const last = event.do === "undo" ? done.at(-1) : event.do === "redo" ? undone.at(-1) : undefined;
   if (!last && (event.do === "undo" || event.do === "redo")) return nothing(event.do);
   const edit = event.do === "undo" ? last!.inverse : event.do === "redo" ? last!.edit : event.edit;
-  const label = event.do === "undo" ? `Undo: ${last!.label}` : event.do === "redo" ? `Redo: ${last!.label}` : event.do === "edit" ? event.label : "";
+  const label =
+    event.do === "undo"
+      ? `Undo: ${last!.label}`
+      : event.do === "redo"
+        ? `Redo: ${last!.label}`
+        : event.do === "edit"
+          ? event.label
+          : "";
   const result = applySoundly(history.frame, edit);
   if (!result.ok) return result;
   const { frame, inverse } = result;

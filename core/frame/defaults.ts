@@ -3,7 +3,15 @@ import { equal } from "./equal.js";
 
 /** Fixed defaults of a node's optional keys, by kind. A key whose default depends on the rest of the frame is not here. */
 export const nodeDefaults = {
-  screen: { edge: "start", over: "all", opens: "push", bars: "keep", rest: [0.6], body: { kind: "blank" }, actions: [] },
+  screen: {
+    edge: "start",
+    over: "all",
+    opens: "push",
+    bars: "keep",
+    rest: [0.6],
+    body: { kind: "blank" },
+    actions: [],
+  },
   stack: { edge: "start", over: "all", opens: "push", bars: "keep", rest: [0.6] },
   hub: {
     edge: "start",

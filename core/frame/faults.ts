@@ -32,13 +32,22 @@ const dangling = (report: Report, at: At, received: Id, what = "a node of the fr
 
 const factIs = (frame: Frame, report: Report, at: At, id: Id, values: FactValue[]): void => {
   const fact = factsOf(frame).find((candidate) => candidate.id === id);
-  if (!fact) return named(report, at, id, factsOf(frame).map((f) => f.id), "fact");
+  if (!fact)
+    return named(
+      report,
+      at,
+      id,
+      factsOf(frame).map((f) => f.id),
+      "fact",
+    );
   for (const value of values)
     if (!factValues(fact).includes(value))
       report({
         pointer: pointer(...at),
         received: `${shown(value)} for the fact ${id}`,
-        expected: `one of ${factValues(fact).map((v) => shown(v)).join(", ")}`,
+        expected: `one of ${factValues(fact)
+          .map((v) => shown(v))
+          .join(", ")}`,
         remedy: "Use one of the fact's values, or add it to them.",
       });
 };
@@ -74,7 +83,12 @@ const repeats = (report: Report, at: At, ids: readonly string[], what: string): 
 
 const actionFaults = (frame: Frame, report: Report, at: At, actions: Action[] | undefined): void => {
   if (!actions) return;
-  repeats(report, at, actions.map((action) => action.id), "action id");
+  repeats(
+    report,
+    at,
+    actions.map((action) => action.id),
+    "action id",
+  );
   actions.forEach((action, i) => {
     onlyFaults(frame, report, [...at, i, "only"], action.only);
     doFaults(frame, report, [...at, i, "do"], action.do);
@@ -98,8 +112,17 @@ const screenFaults = (frame: Frame, report: Report, id: Id, node: ScreenNode): v
   actionFaults(frame, report, [...at, "actions"], node.actions);
   if (node.after) doFaults(frame, report, [...at, "after", "do"], node.after.do);
   if (node.body?.kind === "form")
-    repeats(report, [...at, "body", "fields"], node.body.fields.map((field) => field.id), "field id");
-  if (node.linkIn !== undefined && has(frame, node.linkIn) && !(indexOf(frame).parents.get(id) ?? []).includes(node.linkIn))
+    repeats(
+      report,
+      [...at, "body", "fields"],
+      node.body.fields.map((field) => field.id),
+      "field id",
+    );
+  if (
+    node.linkIn !== undefined &&
+    has(frame, node.linkIn) &&
+    !(indexOf(frame).parents.get(id) ?? []).includes(node.linkIn)
+  )
     report({
       pointer: pointer(...at, "linkIn"),
       received: shown(node.linkIn),
@@ -116,7 +139,13 @@ const hubFaults = (frame: Frame, report: Report, id: Id, node: HubNode): void =>
   };
   faces([...at, "faces"], node.faces ?? {});
   for (const [target, map] of Object.entries(node.facesOn ?? {})) {
-    named(report, [...at, "facesOn", target], target, targetsOf(frame).map((t) => t.id), "target");
+    named(
+      report,
+      [...at, "facesOn", target],
+      target,
+      targetsOf(frame).map((t) => t.id),
+      "target",
+    );
     faces([...at, "facesOn", target], map);
   }
   actionFaults(frame, report, [...at, "extras"], node.extras);
@@ -126,7 +155,8 @@ const childFaults = (frame: Frame, report: Report, id: Id, node: Exclude<Node, S
   const at = ["nodes", id];
   const children = childrenOf(node);
   const { parents } = indexOf(frame);
-  const where = (i: number): At => (node.kind === "pair" ? [...at, i === 0 ? "list" : "detail"] : [...at, "children", i]);
+  const where = (i: number): At =>
+    node.kind === "pair" ? [...at, i === 0 ? "list" : "detail"] : [...at, "children", i];
 
   if (node.kind === "pair" ? children.length < 2 : children.length === 0)
     report({
@@ -203,7 +233,8 @@ const commonFaults = (frame: Frame, report: Report, id: Id, node: Node): void =>
     });
   onlyFaults(frame, report, [...at, "tab", "only"], node.tab?.only);
   const targets = targetsOf(frame).map((target) => target.id);
-  for (const target of Object.keys(node.opensOn ?? {})) named(report, [...at, "opensOn", target], target, targets, "target");
+  for (const target of Object.keys(node.opensOn ?? {}))
+    named(report, [...at, "opensOn", target], target, targets, "target");
   for (const target of Object.keys(node.tab?.iconOn ?? {}))
     named(report, [...at, "tab", "iconOn", target], target, targets, "target");
   const bands = bandsOf(frame).map((band) => band.id);
@@ -266,7 +297,13 @@ const clashFaults = (frame: Frame, report: Report, touched?: ReadonlySet<Id>): v
 
 const fieldFaults = (frame: Frame, report: Report): void => {
   const lists = ["targets", "bands", "facts", "journeys", "linkCases"] as const;
-  for (const key of lists) repeats(report, [key], (frame[key] ?? []).map((item) => item.id), "id");
+  for (const key of lists)
+    repeats(
+      report,
+      [key],
+      (frame[key] ?? []).map((item) => item.id),
+      "id",
+    );
   const bands = bandsOf(frame);
   if (bands.length === 0 || bands[0]!.from !== 0)
     report({
@@ -275,9 +312,19 @@ const fieldFaults = (frame: Frame, report: Report): void => {
       expected: "the narrowest band from 0",
       remedy: "Let one band start at 0, so that every width has a band.",
     });
-  repeats(report, ["bands"], bands.map((band) => String(band.from)), "start of a band");
+  repeats(
+    report,
+    ["bands"],
+    bands.map((band) => String(band.from)),
+    "start of a band",
+  );
   if (frame.targets && frame.targets.length === 0)
-    report({ pointer: "/targets", received: "no target", expected: "at least one", remedy: "Add a target, or leave targets out." });
+    report({
+      pointer: "/targets",
+      received: "no target",
+      expected: "at least one",
+      remedy: "Add a target, or leave targets out.",
+    });
   frame.facts?.forEach((fact, i) => {
     if (fact.launch !== undefined) factIs(frame, report, ["facts", i, "launch"], fact.id, [fact.launch]);
   });

@@ -4,4 +4,9 @@ export const pointer = (...segments: (string | number)[]): string =>
 
 /** The segments of a JSON Pointer (RFC 6901). */
 export const segmentsOf = (path: string): string[] =>
-  path === "" ? [] : path.slice(1).split("/").map((segment) => segment.replaceAll("~1", "/").replaceAll("~0", "~"));
+  path === ""
+    ? []
+    : path
+        .slice(1)
+        .split("/")
+        .map((segment) => segment.replaceAll("~1", "/").replaceAll("~0", "~"));

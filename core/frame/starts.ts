@@ -26,12 +26,27 @@ const tabs: Frame = {
     app: { kind: "stack", title: "App", children: ["main"] },
     main: { kind: "hub", title: "Main", children: ["firstTab", "secondTab", "thirdTab"] },
     firstTab: { kind: "stack", title: "First", tab: { label: "First", icon: "house" }, children: ["first", "item"] },
-    first: { kind: "screen", title: "First", path: "/first", body: { kind: "list", rows: 20, row: "Item {n}", opens: "item", param: "item" } },
+    first: {
+      kind: "screen",
+      title: "First",
+      path: "/first",
+      body: { kind: "list", rows: 20, row: "Item {n}", opens: "item", param: "item" },
+    },
     item: { kind: "screen", title: "Item {item}", path: "/first/:item" },
-    secondTab: { kind: "stack", title: "Second", tab: { label: "Second", icon: "magnifying-glass" }, children: ["second"] },
+    secondTab: {
+      kind: "stack",
+      title: "Second",
+      tab: { label: "Second", icon: "magnifying-glass" },
+      children: ["second"],
+    },
     second: { kind: "screen", title: "Second", path: "/second" },
     thirdTab: { kind: "stack", title: "Third", tab: { label: "Third", icon: "user" }, children: ["third"] },
-    third: { kind: "screen", title: "Third", path: "/third", body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] } },
+    third: {
+      kind: "screen",
+      title: "Third",
+      path: "/third",
+      body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] },
+    },
   },
 };
 

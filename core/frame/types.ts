@@ -250,17 +250,7 @@ export const colourNames = ["page", "surface", "ink", "accent", "mark", "bar", "
 export type ColourName = (typeof colourNames)[number];
 export type Colours = Partial<Record<ColourName, Hex>>;
 
-export const sizeNames = [
-  "header",
-  "bar",
-  "top",
-  "rail",
-  "panel",
-  "drawer",
-  "sheet",
-  "dialog",
-  "side",
-] as const;
+export const sizeNames = ["header", "bar", "top", "rail", "panel", "drawer", "sheet", "dialog", "side"] as const;
 export type SizeName = (typeof sizeNames)[number];
 
 export interface Theme {

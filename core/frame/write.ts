@@ -4,7 +4,9 @@ import type { Action, Do, Frame, Id, Node } from "./types.js";
 
 const keyOrder = {
   frame:
-    "format name address targets bands short facts relaunch root nodes motions motion calm theme journeys linkCases".split(" "),
+    "format name address targets bands short facts relaunch root nodes motions motion calm theme journeys linkCases".split(
+      " ",
+    ),
   node: (
     "kind title note tab path also running linkIn params wants children list detail start base splitFrom ratio empty faces facesOn " +
     "shortFace keep again back limit labels floating strip heading needs opens opensIn opensOn rest over edge bars header " +
@@ -38,7 +40,11 @@ export const plainNode = (node: Node, narrowestBand = "hand"): Node => {
     const { base: _, ...rest } = plain;
     plain = rest;
   }
-  if ((plain.kind === "stack" || plain.kind === "hub") && plain.start !== undefined && plain.start === plain.children[0]) {
+  if (
+    (plain.kind === "stack" || plain.kind === "hub") &&
+    plain.start !== undefined &&
+    plain.start === plain.children[0]
+  ) {
     const { start: _, ...rest } = plain;
     plain = rest;
   }
@@ -46,8 +52,7 @@ export const plainNode = (node: Node, narrowestBand = "hand"): Node => {
     if (plain.extras) plain = { ...plain, extras: plainActions(plain.extras) };
     plain = withoutDefaults(plain, { faces: { [narrowestBand]: "bar" }, facesOn: {} });
   }
-  if (plain.needs)
-    plain = { ...plain, needs: plain.needs.map((need) => withoutDefaults(need, { resume: false })) };
+  if (plain.needs) plain = { ...plain, needs: plain.needs.map((need) => withoutDefaults(need, { resume: false })) };
   return withoutDefaults(plain, { needs: [], opensIn: {}, opensOn: {}, motion: {}, tab: {} });
 };
 

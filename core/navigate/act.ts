@@ -12,7 +12,8 @@ const ignore = (run: Run, state: State, text: string): State => {
   return state;
 };
 
-const own = (values: Readonly<Record<string, string>>, name: string): string => (Object.hasOwn(values, name) ? values[name]! : "");
+const own = (values: Readonly<Record<string, string>>, name: string): string =>
+  Object.hasOwn(values, name) ? values[name]! : "";
 
 /** The values of a template: `{name}` is a param of the screen that asks, `{draft.field}` what was typed there, which is given away by it. */
 const filled = (run: Run, template: Template | undefined, asker: Entry): Params => {
@@ -31,7 +32,8 @@ const set = (run: Run, state: State, from: readonly Entry[] | null, action: DoSe
   const fact = factsOf(run.frame).find((candidate) => candidate.id === action.fact);
   if (!fact || !factValues(fact).includes(action.is))
     return ignore(run, state, `There is no fact ${action.fact} that can be ${JSON.stringify(action.is)}.`);
-  const next = state.facts[fact.id] === action.is ? state : { ...state, facts: { ...state.facts, [fact.id]: action.is } };
+  const next =
+    state.facts[fact.id] === action.is ? state : { ...state, facts: { ...state.facts, [fact.id]: action.is } };
   return action.then ? act(run, next, from, action.then) : next;
 };
 
@@ -50,7 +52,10 @@ export const act = (run: Run, state: State, from: readonly Entry[] | null, actio
       });
     case "back":
       if (hasSystemBack(targetIn(run.frame, run.view))) return goBack(run, state);
-      return goUp(run, state)?.state ?? ignore(run, state, "Nothing lies beneath this screen, and this target has no Back of its own.");
+      return (
+        goUp(run, state)?.state ??
+        ignore(run, state, "Nothing lies beneath this screen, and this target has no Back of its own.")
+      );
     case "close": {
       const given = action.give && filled(run, action.give, asker);
       const up = goUp(run, state);

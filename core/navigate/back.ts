@@ -1,5 +1,15 @@
 import { lose, type Run } from "./run.js";
-import { type ContainerEntry, type Entry, focusPath, isHub, isStack, type StackEntry, type State, withEntries, withShown } from "./state.js";
+import {
+  type ContainerEntry,
+  type Entry,
+  focusPath,
+  isHub,
+  isStack,
+  type StackEntry,
+  type State,
+  withEntries,
+  withShown,
+} from "./state.js";
 import { hubBack } from "./tabs.js";
 
 /** The tree with the entry at depth `i` of the path replaced. */
@@ -19,7 +29,8 @@ export const goBack = (run: Run, state: State): State => {
   const path = focusPath(state.root);
   for (let i = path.length - 2; i >= 0; i -= 1) {
     const entry = path[i]!;
-    if (isStack(entry) && entry.inside.entries.length > 1) return { ...state, root: rebuilt(path, i, popped(run, entry)) };
+    if (isStack(entry) && entry.inside.entries.length > 1)
+      return { ...state, root: rebuilt(path, i, popped(run, entry)) };
     if (isHub(entry)) {
       const next = hubBack(run, entry);
       if (next) return { ...state, root: rebuilt(path, i, next) };

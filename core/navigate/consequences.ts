@@ -52,7 +52,8 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
       first ??= { before: look, after: now };
       if (!look) continue;
       if (!now) broken.push(way);
-      else if (look.bars !== now.bars || look.header !== now.header || look.back.join() !== now.back.join()) changed.push(way);
+      else if (look.bars !== now.bars || look.header !== now.header || look.back.join() !== now.back.join())
+        changed.push(way);
     }
   }
   const side = (look: Look | null | undefined): Look => look ?? { bars: false, header: false, back: [] };

@@ -1,7 +1,6 @@
 import type { FactValue, How, Id } from "../frame/types.js";
 import type { Insets } from "../frame/view.js";
 
-
 /** Everything that can happen to an app, one form each. */
 export type NavigationEvent =
   | { do: "tap"; action: Id; in?: Id }

@@ -20,7 +20,9 @@ const barsSay = (frame: Frame, view: View, before: State, after: State): string 
   const gone = was.find((hub) => !is.includes(hub));
   if (gone !== undefined) {
     const covered = !focusPath(after.root).some((entry) => entry.node === gone);
-    return covered ? ` It covers ${nameOf(frame, gone)}, so its bar is gone.` : ` It hides the bar of ${nameOf(frame, gone)}.`;
+    return covered
+      ? ` It covers ${nameOf(frame, gone)}, so its bar is gone.`
+      : ` It hides the bar of ${nameOf(frame, gone)}.`;
   }
   if (was.length === 0 && is.length > 0) return " The bar is back.";
   return is.length > 0 ? " The bar stays." : "";
@@ -60,23 +62,33 @@ const exitSays = (frame: Frame, before: State): string => {
   if (!hub) return `Back left the app: nothing lies beneath ${topName(frame, before)}.`;
   const node = frame.nodes[hub.node] as HubNode;
   const tab = nameOf(frame, hub.inside.active);
-  if (node.back === "leave") return `Back left the app: in ${nameOf(frame, hub.node)} the first screen of any tab goes out at once.`;
+  if (node.back === "leave")
+    return `Back left the app: in ${nameOf(frame, hub.node)} the first screen of any tab goes out at once.`;
   return hub.inside.active === startOf(node)
     ? `Back left the app: ${tab} is the start tab, and nothing lies beneath ${topName(frame, before)}.`
     : `Back left the app: no tab was visited before ${tab}.`;
 };
 
 /** Why the last event did what it did, in sentences for a developer, the most telling first. */
-export const explain = (frame: Frame, view: View, before: Step | null, event: NavigationEvent | null, after: Step): string[] => {
+export const explain = (
+  frame: Frame,
+  view: View,
+  before: Step | null,
+  event: NavigationEvent | null,
+  after: Step,
+): string[] => {
   const said: string[] = [];
-  if (!before || !event) said.push(`Launched at ${topName(frame, after.state)}, the start of ${nameOf(frame, frame.root)}.`);
+  if (!before || !event)
+    said.push(`Launched at ${topName(frame, after.state)}, the start of ${nameOf(frame, frame.root)}.`);
   else if (!before.state.outside && after.state.outside) said.push(exitSays(frame, before.state));
-  else if (before.state.outside && !after.state.outside && event.do === "return") said.push(`Back in the app, as it was left: ${topName(frame, after.state)}.`);
+  else if (before.state.outside && !after.state.outside && event.do === "return")
+    said.push(`Back in the app, as it was left: ${topName(frame, after.state)}.`);
   else {
     for (const move of after.moves) said.push(moveSays(frame, view, before, after, move, event));
     if (after.moves.length === 0 && event.do === "tab" && after.state !== before.state)
       said.push(`${nameOf(frame, event.to)} was the chosen tab already: its first screen was scrolled to the top.`);
-    if (event.do === "scroll") said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(frame, after.state)}.`);
+    if (event.do === "scroll")
+      said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(frame, after.state)}.`);
     if (event.do === "type" && after.state !== before.state)
       said.push(`The draft belongs to this entry of ${topName(frame, after.state)} and lives as long as it does.`);
   }

@@ -15,7 +15,9 @@ export interface Ladder {
 }
 
 const goesBack = (action: Do): boolean =>
-  action.kind === "back" || action.kind === "close" || (action.kind === "set" && action.then !== undefined && goesBack(action.then));
+  action.kind === "back" ||
+  action.kind === "close" ||
+  (action.kind === "set" && action.then !== undefined && goesBack(action.then));
 
 /** The event a person goes back by in this view, or null when there is none. */
 export const backEvent = (frame: Frame, view: View, state: State): NavigationEvent | null => {
@@ -36,12 +38,13 @@ export const ladderOf = (frame: Frame, view: View, state: State): Ladder => {
   const steps: State[] = [];
   // every Back takes an entry off or leaves a tab: more steps than this go round
   const most = 2 * count(state.root) + 16;
-  for (let at = state; steps.length <= most; ) {
+  for (let at = state; steps.length <= most;) {
     if (at.outside) return { steps, end: "exit" };
     const event = backEvent(frame, view, at);
     const next = event ? step(frame, view, at, event).state : at;
     if (next.outside) return { steps, end: "exit" };
-    if (next === at || (event?.do === "tap" && topOf(next.root).key === topOf(at.root).key)) return { steps, end: "stay" };
+    if (next === at || (event?.do === "tap" && topOf(next.root).key === topOf(at.root).key))
+      return { steps, end: "stay" };
     steps.push(next);
     at = next;
   }

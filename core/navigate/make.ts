@@ -34,7 +34,8 @@ export const madeOnTheWay = (run: Run, way: readonly Id[], i: number, entering: 
   const next = way[i + 1];
   if (next === undefined) return node.kind === "screen" ? newScreen(run, id, entering) : fresh(run, id, entering);
   const inner = madeOnTheWay(run, way, i + 1, entering);
-  if (node.kind === "hub") return newContainer(run, id, plainly, { kind: "hub", active: next, visits: [], tabs: { [next]: inner } });
+  if (node.kind === "hub")
+    return newContainer(run, id, plainly, { kind: "hub", active: next, visits: [], tabs: { [next]: inner } });
   const start = startOf(node as StackNode)!;
   const first = nodeIn(run, start)!;
   const laid = start !== next && (first.kind !== "screen" || fillsPattern(first, entering.params));

@@ -36,8 +36,7 @@ export const wayTo = (run: Run, to: Id, from: readonly Entry[]): readonly Id[] |
   const places = placesOf(run.frame, to);
   let place = places[0];
   if (place === undefined) return null;
-  if (places.length > 1)
-    for (const entry of from) if (entry.inside && places.includes(entry.node)) place = entry.node;
+  if (places.length > 1) for (const entry of from) if (entry.inside && places.includes(entry.node)) place = entry.node;
   return [...indexOf(run.frame).ways.get(place)!, to];
 };
 
@@ -58,7 +57,11 @@ const layScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry =>
     return stack;
   }
   const [bottom] = entries;
-  if (startOf(nodeIn(run, stack.node) as StackNode) === id && bottom!.node === id && sameParams(bottom!.params, ask.params)) {
+  if (
+    startOf(nodeIn(run, stack.node) as StackNode) === id &&
+    bottom!.node === id &&
+    sameParams(bottom!.params, ask.params)
+  ) {
     closeAbove(run, entries, 1, `${name} starts this stack and lies at its bottom, so opening it goes down to it.`);
     return withEntries(stack, [bottom!]);
   }
@@ -86,7 +89,12 @@ const walk = (run: Run, entry: Entry, way: readonly Id[], i: number, ask: Ask): 
   const hub = entry as Extract<ContainerEntry, { inside: { kind: "hub" } }>;
   const there = hub.inside.tabs[next];
   if (hub.inside.active !== next)
-    note(run, "switched", next, `${nameOf(run.frame, next)} is now the tab: ${nameOf(run.frame, ask.to, ask.params)} stands in it.`);
+    note(
+      run,
+      "switched",
+      next,
+      `${nameOf(run.frame, next)} is now the tab: ${nameOf(run.frame, ask.to, ask.params)} stands in it.`,
+    );
   if (!there) return withTab(run, hub, next, madeOnTheWay(run, way, i + 1, entering));
   if (!screen) return withTab(run, hub, next, walk(run, there, way, i + 1, ask));
   if (sameParams(there.params, ask.params)) return withTab(run, hub, next, there);

@@ -38,9 +38,13 @@ export const beyondRange = (frame: Frame): Beyond[] => {
     }
     if (node.kind !== "hub") return;
     inActions([...at, "extras"], node.extras);
-    const faces = [["faces", node.faces ?? {}] as const, ...Object.entries(node.facesOn ?? {}).map(([t, map]) => [`facesOn/${t}`, map] as const)];
+    const faces = [
+      ["faces", node.faces ?? {}] as const,
+      ...Object.entries(node.facesOn ?? {}).map(([t, map]) => [`facesOn/${t}`, map] as const),
+    ];
     for (const [key, map] of faces)
-      for (const [band, face] of Object.entries(map)) if (face === "drawer") say([...at, ...key.split("/"), band], "Drawers");
+      for (const [band, face] of Object.entries(map))
+        if (face === "drawer") say([...at, ...key.split("/"), band], "Drawers");
     if (node.shortFace === "drawer") say([...at, "shortFace"], "Drawers");
   };
   for (const [id, node] of Object.entries(frame.nodes)) inNode(["nodes", id], node);

@@ -8,24 +8,36 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === "object" && value !== null && !Array.isArray(value);
 const text: Check = { expected: "a text", ok: (value) => typeof value === "string" };
 const flag: Check = { expected: "true or false", ok: (value) => typeof value === "boolean" };
-const amount: Check = { expected: "a number from 0", ok: (value) => typeof value === "number" && Number.isFinite(value) && value >= 0 };
+const amount: Check = {
+  expected: "a number from 0",
+  ok: (value) => typeof value === "number" && Number.isFinite(value) && value >= 0,
+};
 const size: Check = {
   expected: "a size from 1 to 10000 px",
   ok: (value) => typeof value === "number" && value >= 1 && value <= 10_000,
 };
-const row: Check = { expected: "the number of a row, from 1", ok: (value) => Number.isInteger(value) && (value as number) >= 1 };
+const row: Check = {
+  expected: "the number of a row, from 1",
+  ok: (value) => Number.isInteger(value) && (value as number) >= 1,
+};
 const values: Check = {
   expected: "an object of texts",
   ok: (value) => isObject(value) && Object.values(value).every((each) => typeof each === "string"),
 };
-const factValue: Check = { expected: "a text, true or false", ok: (value) => typeof value === "string" || typeof value === "boolean" };
+const factValue: Check = {
+  expected: "a text, true or false",
+  ok: (value) => typeof value === "string" || typeof value === "boolean",
+};
 const insets: Check = {
   expected: "an object with top, right, bottom, left in px",
   ok: (value) =>
     isObject(value) &&
     Object.entries(value).every(([key, each]) => ["top", "right", "bottom", "left"].includes(key) && amount.ok(each)),
 };
-const oneOf = (...known: string[]): Check => ({ expected: `one of ${known.join(", ")}`, ok: (value) => known.includes(value as string) });
+const oneOf = (...known: string[]): Check => ({
+  expected: `one of ${known.join(", ")}`,
+  ok: (value) => known.includes(value as string),
+});
 const maybe = (check: Check): Check => ({ ...check, optional: true });
 
 const forms: Record<EventKind, Record<string, Check>> = {
@@ -67,6 +79,11 @@ export const readEvent = (value: unknown, at: (string | number)[] = []): EventRe
   }
   for (const key of Object.keys(value))
     if (key !== "do" && !Object.hasOwn(form, key))
-      return fail([key], value[key], `only ${["do", ...Object.keys(form)].join(", ")}`, `A ${kind} has no ${key}: take it out.`);
+      return fail(
+        [key],
+        value[key],
+        `only ${["do", ...Object.keys(form)].join(", ")}`,
+        `A ${kind} has no ${key}: take it out.`,
+      );
   return { ok: true, event: value as unknown as NavigationEvent };
 };

@@ -19,7 +19,8 @@ const fitted = (run: Run, entry: Entry, names: Readonly<Record<Id, Id>>): Entry 
   if (!same.inside) return node.kind === "screen" ? same : null;
   if (same.inside.kind !== node.kind) return null;
   const stands = new Set(childrenOf(node));
-  const inner = (child: Entry): Entry | null => (stands.has(renamed(child.node, names)) ? fitted(run, child, names) : null);
+  const inner = (child: Entry): Entry | null =>
+    stands.has(renamed(child.node, names)) ? fitted(run, child, names) : null;
   if (same.inside.kind === "stack") {
     const { entries } = same.inside;
     const kept = entries.map(inner).filter((child) => child !== null);
@@ -59,7 +60,11 @@ export const refit = (frame: Frame, view: View, state: State, names: Readonly<Re
   );
   let next: State = { ...state, root, facts };
   const id = renamed(top.node, names);
-  if (frame.nodes[id]?.kind === "screen" && isAttached(frame, id) && !focusPath(root).some((entry) => entry.key === top.key)) {
+  if (
+    frame.nodes[id]?.kind === "screen" &&
+    isAttached(frame, id) &&
+    !focusPath(root).some((entry) => entry.key === top.key)
+  ) {
     const outside = next.outside;
     next = open(run, next, { to: id, params: top.params, with: top.carried, as: null, how: "add", from: null });
     next = changedTop({ ...next, outside }, topOf(next.root).key, (entry) =>
@@ -68,4 +73,3 @@ export const refit = (frame: Frame, view: View, state: State, names: Readonly<Re
   }
   return { ...next, nextKey: run.nextKey };
 };
-

@@ -30,7 +30,9 @@ export const nameOf = (frame: Frame, id: Id, params?: Params): string => {
 
 /** Puts params into `{name}`; a name that has no value stays as it is. */
 export const fill = (text: string, params: Params): string =>
-  text.includes("{") ? text.replace(/\{(\w+)\}/g, (whole, name: string) => (Object.hasOwn(params, name) ? params[name]! : whole)) : text;
+  text.includes("{")
+    ? text.replace(/\{(\w+)\}/g, (whole, name: string) => (Object.hasOwn(params, name) ? params[name]! : whole))
+    : text;
 
 export const sameParams = (a: Params, b: Params): boolean => {
   if (a === b) return true;
@@ -56,7 +58,12 @@ export const newScreen = (run: Run, node: Id, entering: Entering): ScreenEntry =
 const loseDrafts = (run: Run, entry: Entry): void => {
   for (const [field, text] of Object.entries(entry.ui.drafts))
     if (text !== "" && !run.given.has(`${entry.key}/${field}`))
-      note(run, "draft-lost", entry.node, `${nameOf(run.frame, entry.node, entry.params)} held a draft in ${field}: it is lost.`);
+      note(
+        run,
+        "draft-lost",
+        entry.node,
+        `${nameOf(run.frame, entry.node, entry.params)} held a draft in ${field}: it is lost.`,
+      );
 };
 
 /** Says which drafts go with an entry that leaves the state, and all inside it. */
@@ -73,7 +80,11 @@ export const emptied = (run: Run, entry: Entry): Entry => {
     return { ...entry, ui: emptyUi };
   }
   if (entry.inside.kind === "stack")
-    return { ...entry, ui: emptyUi, inside: { ...entry.inside, entries: entry.inside.entries.map((e) => emptied(run, e)) } };
+    return {
+      ...entry,
+      ui: emptyUi,
+      inside: { ...entry.inside, entries: entry.inside.entries.map((e) => emptied(run, e)) },
+    };
   const tabs: Record<Id, Entry> = {};
   for (const [id, tab] of Object.entries(entry.inside.tabs)) tabs[id] = emptied(run, tab);
   return { ...entry, ui: emptyUi, inside: { ...entry.inside, tabs } };

@@ -3,7 +3,7 @@ import type { Face, FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, Note } from "./events.js";
 import { ladderOf } from "./ladder.js";
-import { type Entry, focusPath, isHub, isStack, type Params, type State, topOf } from "./state.js";
+import { type Entry, focusPath, isHub, isStack, type Params, topOf } from "./state.js";
 import type { Step } from "./step.js";
 import { surfaceOf } from "./surface.js";
 
@@ -48,7 +48,14 @@ export const addressOf = (frame: Frame, entry: Entry): string | null => {
 /** What is on screen after a step. */
 export const snapshotOf = (frame: Frame, view: View, { state, moves, notes }: Step): Snapshot => {
   const { facts, pending, outside } = state;
-  const common = { overlay: null, facts, pending: pending && { to: pending.to, params: pending.params }, outside, moves, notes };
+  const common = {
+    overlay: null,
+    facts,
+    pending: pending && { to: pending.to, params: pending.params },
+    outside,
+    moves,
+    notes,
+  };
   if (outside)
     return {
       top: null,

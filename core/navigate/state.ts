@@ -92,7 +92,7 @@ export const shownInside = (entry: ContainerEntry): Entry =>
 /** The focus path: from an entry down to its top screen. */
 export const focusPath = (from: Entry): Entry[] => {
   const path: Entry[] = [from];
-  for (let at = from; at.inside; ) {
+  for (let at = from; at.inside;) {
     at = shownInside(at);
     path.push(at);
   }

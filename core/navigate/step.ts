@@ -11,7 +11,18 @@ import { movesBetween } from "./moves.js";
 import { open } from "./open.js";
 import { readEvent } from "./read-event.js";
 import { emptied, nameOf, note, type Run } from "./run.js";
-import { type Entry, focusPath, isHub, noParams, type ScreenEntry, type StackEntry, type State, topOf, type Ui, withShown } from "./state.js";
+import {
+  type Entry,
+  focusPath,
+  isHub,
+  noParams,
+  type ScreenEntry,
+  type StackEntry,
+  type State,
+  topOf,
+  type Ui,
+  withShown,
+} from "./state.js";
 import { surfaceOf } from "./surface.js";
 import { tabAgain, withTab } from "./tabs.js";
 import { changedTop } from "./touch.js";
@@ -49,7 +60,12 @@ const settle = (run: Run, before: State | null, after: State): State => {
   if (before && !before.outside && topOf(before.root).key === top.key) return after;
   const missing = (screenOf(run, top).wants ?? []).filter((name) => !Object.hasOwn(top.carried, name));
   if (missing.length)
-    note(run, "wanting", top.node, `${nameOf(run.frame, top.node, top.params)} wants ${missing.join(", ")}, which nobody handed over.`);
+    note(
+      run,
+      "wanting",
+      top.node,
+      `${nameOf(run.frame, top.node, top.params)} wants ${missing.join(", ")}, which nobody handed over.`,
+    );
   return top.since === run.clock ? after : changedTop(after, top.key, (entry) => ({ ...entry, since: run.clock }));
 };
 
@@ -77,7 +93,9 @@ const tap = (run: Run, state: State, event: Extract<NavigationEvent, { do: "tap"
   const bar = surfaceOf(run.frame, state, run.view).layers.find((layer) => layer.bar?.hub === event.in)?.bar;
   if (!bar || (bar.face !== "rail" && bar.face !== "panel")) return notSeen(run, state, event.in);
   const extra = there((run.frame.nodes[bar.hub] as HubNode).extras);
-  return extra ? act(run, state, null, extra.do) : ignore(run, state, bar.hub, `${nameOf(run.frame, bar.hub)} shows no action ${event.action}.`);
+  return extra
+    ? act(run, state, null, extra.do)
+    : ignore(run, state, bar.hub, `${nameOf(run.frame, bar.hub)} shows no action ${event.action}.`);
 };
 
 const pick = (run: Run, state: State, event: Extract<NavigationEvent, { do: "pick" }>): State => {
@@ -86,13 +104,21 @@ const pick = (run: Run, state: State, event: Extract<NavigationEvent, { do: "pic
   const name = nameOf(run.frame, top.node, top.params);
   const { body } = screenOf(run, top);
   if (body?.kind !== "list" && body?.kind !== "grid") return ignore(run, state, top.node, `${name} has no rows.`);
-  if (event.row > body.rows) return ignore(run, state, top.node, `${name} has ${body.rows} rows: there is no row ${event.row}.`);
+  if (event.row > body.rows)
+    return ignore(run, state, top.node, `${name} has ${body.rows} rows: there is no row ${event.row}.`);
   if (!body.opens) return ignore(run, state, top.node, `The rows of ${name} open nothing.`);
   const target = run.frame.nodes[body.opens];
   const params: Record<string, string> = target?.kind === "screen" ? paramsNamed(target, top.params) : {};
   if (body.param) params[body.param] = String(event.row);
   const picked = changeUi(state, top, { picked: event.row });
-  const next = open(run, picked, { to: body.opens, params, with: noParams, as: null, how: "add", from: focusPath(picked.root) });
+  const next = open(run, picked, {
+    to: body.opens,
+    params,
+    with: noParams,
+    as: null,
+    how: "add",
+    from: focusPath(picked.root),
+  });
   return next === picked ? state : next;
 };
 
@@ -116,14 +142,16 @@ const type = (run: Run, state: State, event: Extract<NavigationEvent, { do: "typ
   const known =
     (body?.kind === "form" && body.fields.some((field) => field.id === event.field)) ||
     (body?.kind === "thread" && event.field === "reply");
-  if (!known) return ignore(run, state, top.node, `${nameOf(run.frame, top.node, top.params)} has no field ${event.field}.`);
+  if (!known)
+    return ignore(run, state, top.node, `${nameOf(run.frame, top.node, top.params)} has no field ${event.field}.`);
   return changeUi(state, top, { drafts: { ...top.ui.drafts, [event.field]: event.text } });
 };
 
 const setFact = (run: Run, state: State, id: Id, is: FactValue): State => {
   const fact = factsOf(run.frame).find((candidate) => candidate.id === id);
   if (!fact) return ignore(run, state, null, `There is no fact ${id}.`);
-  if (!factValues(fact).includes(is)) return ignore(run, state, null, `${id} can be ${factValues(fact).join(" or ")}, not ${String(is)}.`);
+  if (!factValues(fact).includes(is))
+    return ignore(run, state, null, `${id} can be ${factValues(fact).join(" or ")}, not ${String(is)}.`);
   return state.facts[id] === is ? state : { ...state, facts: { ...state.facts, [id]: is } };
 };
 
@@ -135,7 +163,12 @@ const wait = (run: Run, state: State, ms: number, moves: Move[]): State => {
     const { after } = screenOf(run, top);
     if (!after || top.since === null || top.since + after.ms > end) break;
     if (fired === mostFirings) {
-      note(run, "after-loop", top.node, `Screens went on opening one another by themselves: stopped after ${mostFirings} times.`);
+      note(
+        run,
+        "after-loop",
+        top.node,
+        `Screens went on opening one another by themselves: stopped after ${mostFirings} times.`,
+      );
       break;
     }
     run.clock = Math.max(now.clock, top.since + after.ms);
@@ -178,7 +211,8 @@ const kill = (run: Run, state: State): State => {
 const whileOutside = new Set<NavigationEvent["do"]>(["return", "open", "link", "wait", "view", "fact", "kill"]);
 
 const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[]): State => {
-  if (state.outside && !whileOutside.has(event.do)) return ignore(run, state, null, "The app was left: it has to be opened again first.");
+  if (state.outside && !whileOutside.has(event.do))
+    return ignore(run, state, null, "The app was left: it has to be opened again first.");
   switch (event.do) {
     case "tap":
       return tap(run, state, event);
@@ -189,14 +223,22 @@ const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[])
     case "menu":
       return ignore(run, state, null, "No hub on screen shows as a drawer.");
     case "back":
-      if (!hasSystemBack(targetIn(run.frame, run.view))) return ignore(run, state, null, "This target has no Back of its own.");
+      if (!hasSystemBack(targetIn(run.frame, run.view)))
+        return ignore(run, state, null, "This target has no Back of its own.");
       return goBack(run, state);
     case "up":
       return goUp(run, state)?.state ?? ignore(run, state, null, "Nothing lies beneath this screen to go up to.");
     case "dismiss":
       return ignore(run, state, null, "Nothing on screen can be dismissed.");
     case "open": {
-      const ask = { to: event.to, params: event.params ?? noParams, with: noParams, as: null, how: event.how ?? "add", from: null };
+      const ask = {
+        to: event.to,
+        params: event.params ?? noParams,
+        with: noParams,
+        as: null,
+        how: event.how ?? "add",
+        from: null,
+      };
       return open(run, state, ask);
     }
     case "link":
@@ -226,7 +268,8 @@ const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[])
 export const launch = (frame: Frame, view: View, given: Readonly<Record<Id, FactValue>> = {}): Step => {
   const run = newRun(frame, view, 0, 1);
   const facts: Record<Id, FactValue> = {};
-  for (const fact of factsOf(frame)) facts[fact.id] = Object.hasOwn(given, fact.id) ? given[fact.id]! : factAtLaunch(fact);
+  for (const fact of factsOf(frame))
+    facts[fact.id] = Object.hasOwn(given, fact.id) ? given[fact.id]! : factAtLaunch(fact);
   const state = launchState(run, facts);
   return { state: { ...state, nextKey: run.nextKey }, moves: [], notes: run.notes };
 };
@@ -239,7 +282,12 @@ export const step = (frame: Frame, view: View, state: State, event: NavigationEv
   const run = newRun(frame, view, state.clock, state.nextKey);
   const read = readEvent(event);
   if (!read.ok) {
-    note(run, "ignored", null, `This is no event: received ${read.fault.received} at ${read.fault.pointer || "/"}, expected ${read.fault.expected}.`);
+    note(
+      run,
+      "ignored",
+      null,
+      `This is no event: received ${read.fault.received} at ${read.fault.pointer || "/"}, expected ${read.fault.expected}.`,
+    );
     return { state, moves: [], notes: run.notes };
   }
   const moves: Move[] = [];
@@ -247,7 +295,11 @@ export const step = (frame: Frame, view: View, state: State, event: NavigationEv
   if (carried === state) return { state, moves, notes: run.notes };
   const settled = event.do === "wait" || event.do === "kill" ? carried : settle(run, state, carried);
   if (event.do !== "wait" && event.do !== "kill") moves.push(...movesBetween(frame, state.root, settled.root));
-  return { state: run.nextKey === settled.nextKey ? settled : { ...settled, nextKey: run.nextKey }, moves, notes: run.notes };
+  return {
+    state: run.nextKey === settled.nextKey ? settled : { ...settled, nextKey: run.nextKey },
+    moves,
+    notes: run.notes,
+  };
 };
 
 /** The view after an event: only `view` changes it. */

@@ -59,10 +59,17 @@ export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
     const node = frame.nodes[container.node]!;
     const drawn = (title: string, back: boolean): SeenHeader => ({ by: container.node, title, back });
     const childNode = frame.nodes[child.node]!;
-    const title = () => fill(childNode.title ?? childNode.tab?.label ?? child.node, child.inside ? top.params : child.params);
+    const title = () =>
+      fill(childNode.title ?? childNode.tab?.label ?? child.node, child.inside ? top.params : child.params);
     if (isStack(container)) {
       beneath ||= container.inside.entries.length > 1;
-      layers.push({ container, child, bar: null, strip: null, header: hasHeader(frame, child) ? drawn(title(), beneath) : null });
+      layers.push({
+        container,
+        child,
+        bar: null,
+        strip: null,
+        header: hasHeader(frame, child) ? drawn(title(), beneath) : null,
+      });
     } else if (isHub(container)) {
       const hub = node as HubNode;
       const face = faceOf(frame, hub, view);
@@ -70,7 +77,14 @@ export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
       layers.push({
         container,
         child,
-        bar: seen ? { hub: container.node, face, active: container.inside.active, ...tabsOf(frame, hub, face, view, state.facts) } : null,
+        bar: seen
+          ? {
+              hub: container.node,
+              face,
+              active: container.inside.active,
+              ...tabsOf(frame, hub, face, view, state.facts),
+            }
+          : null,
         strip: hub.strip ? drawn(childNode.tab?.label ?? title(), beneath) : null,
         header: !child.inside && hasHeader(frame, child) ? drawn(title(), false) : null,
       });

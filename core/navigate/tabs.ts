@@ -54,7 +54,9 @@ export const atRoot = (run: Run, entry: Entry): Entry => {
 /** An entry with its top screen scrolled to the top. */
 export const scrolledUp = (entry: Entry): Entry => {
   if (entry.inside) {
-    const shown = isStack(entry) ? entry.inside.entries.at(-1)! : (entry as HubEntry).inside.tabs[(entry as HubEntry).inside.active]!;
+    const shown = isStack(entry)
+      ? entry.inside.entries.at(-1)!
+      : (entry as HubEntry).inside.tabs[(entry as HubEntry).inside.active]!;
     return withShown(entry, scrolledUp(shown));
   }
   return entry.ui.scroll === 0 ? entry : { ...entry, ui: { ...entry.ui, scroll: 0 } };

@@ -1,4 +1,12 @@
-import { type ContainerEntry, type Entry, type ScreenEntry, shownInside, type StackEntry, type State, withShown } from "./state.js";
+import {
+  type ContainerEntry,
+  type Entry,
+  type ScreenEntry,
+  shownInside,
+  type StackEntry,
+  type State,
+  withShown,
+} from "./state.js";
 
 const changed = (entry: Entry, key: number, change: (entry: ScreenEntry) => ScreenEntry): Entry => {
   if (entry.key === key && !entry.inside) return change(entry);

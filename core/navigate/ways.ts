@@ -27,14 +27,23 @@ export const waysOut = (id: Id, node: Node): Way[] => {
   const ways: Way[] = [];
   if (node.kind === "screen" && node.body && "opens" in node.body && node.body.opens)
     ways.push({ from: id, to: node.body.opens, via: "row", action: null, label: node.body.row, place: "row" });
-  const actions: readonly Action[] = (node.kind === "screen" ? node.actions : node.kind === "hub" ? node.extras : undefined) ?? [];
+  const actions: readonly Action[] =
+    (node.kind === "screen" ? node.actions : node.kind === "hub" ? node.extras : undefined) ?? [];
   for (const action of actions) {
     const to = target(action.do);
-    if (to !== null) ways.push({ from: id, to, via: "action", action: action.id, label: action.label, place: action.place });
+    if (to !== null)
+      ways.push({ from: id, to, via: "action", action: action.id, label: action.label, place: action.place });
   }
   const by = node.kind === "screen" && node.after ? target(node.after.do) : null;
   if (by !== null && node.kind === "screen")
-    ways.push({ from: id, to: by, via: "after", action: null, label: `after ${node.after!.ms} ms`, place: "by itself" });
+    ways.push({
+      from: id,
+      to: by,
+      via: "after",
+      action: null,
+      label: `after ${node.after!.ms} ms`,
+      place: "by itself",
+    });
   return ways;
 };
 

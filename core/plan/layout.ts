@@ -99,6 +99,8 @@ interface Box {
 
 export interface PlanOptions {
   sizes?: PlanSizes;
+  /** Added to the width of each tab of a hub that is itself no tab, px: spreads the plan over room that is left. */
+  spread?: number;
   /** Which screens show their picture; default all. */
   pictured?: (id: Id) => boolean;
 }
@@ -107,11 +109,27 @@ const measured = (frame: Frame, options: PlanOptions) => {
   const sizes = options.sizes ?? planSizes;
   const { gap, pad, head, tooth, step, caption } = sizes;
   const pictured = options.pictured ?? (() => true);
+  const spread = options.spread ?? 0;
 
   const card = (id: Id, parent: Id | null): Box => {
     const picture = pictured(id);
     const { width, height } = picture ? sizes.card : sizes.row;
-    return { id, parent, x: 0, y: 0, width, height, kind: "screen", column: false, picture, taps: 0, under: null, covered: false, inner: [], teeth: [] };
+    return {
+      id,
+      parent,
+      x: 0,
+      y: 0,
+      width,
+      height,
+      kind: "screen",
+      column: false,
+      picture,
+      taps: 0,
+      under: null,
+      covered: false,
+      inner: [],
+      teeth: [],
+    };
   };
 
   const box = (id: Id, parent: Id | null, column = false): Box => {
@@ -125,7 +143,7 @@ const measured = (frame: Frame, options: PlanOptions) => {
       for (const child of node.children) {
         const inner = box(child, id, true);
         const leaf = inner.kind === "screen";
-        const width = Math.max(inner.width + (leaf ? 2 * pad : 0), sizes.card.width + 2 * pad);
+        const width = Math.max(inner.width + (leaf ? 2 * pad : 0), sizes.card.width + 2 * pad) + (column ? 0 : spread);
         inner.x = x + (leaf ? pad : 0);
         inner.y = head + tooth + (leaf ? pad : 0);
         if (!leaf) inner.width = width;
@@ -139,7 +157,9 @@ const measured = (frame: Frame, options: PlanOptions) => {
       return made;
     }
     const stepped =
-      node.kind === "stack" ? stepsOf(frame, id, node) : childrenOf(node).map((child) => ({ id: child, taps: 0, under: null }));
+      node.kind === "stack"
+        ? stepsOf(frame, id, node)
+        : childrenOf(node).map((child) => ({ id: child, taps: 0, under: null }));
     const firstContainer = stepped.findIndex((child) => frame.nodes[child.id]!.kind !== "screen");
     const columnOf = (list: typeof stepped, x: number): { width: number; bottom: number } => {
       let y = top;
@@ -167,7 +187,10 @@ const measured = (frame: Frame, options: PlanOptions) => {
     let x = pad;
     let bottom = top;
     if (before.length) {
-      const column = columnOf(before.map((child) => ({ ...child, taps: 0 })), x);
+      const column = columnOf(
+        before.map((child) => ({ ...child, taps: 0 })),
+        x,
+      );
       x += column.width + gap;
       bottom = column.bottom - gap;
     }
@@ -232,7 +255,15 @@ export const planLayout = (frame: Frame, options: PlanOptions = {}): PlanLayout 
     else if (made.kind === "covers") layout.covers.push({ ...placed, stack: id });
     else layout.plates.push({ ...placed, kind: made.kind, depth, column: made.column });
     for (const each of made.teeth)
-      layout.teeth.push({ id: each.id, hub: id, parent: id, x: x + each.x, y: y + head, width: each.width, height: tooth });
+      layout.teeth.push({
+        id: each.id,
+        hub: id,
+        parent: id,
+        x: x + each.x,
+        y: y + head,
+        width: each.width,
+        height: tooth,
+      });
     for (const inner of made.inner) {
       // a tab's column reaches down to the foot of its hub
       if (made.kind === "hub" && inner.kind !== "screen") inner.height = height - inner.y - pad;
@@ -271,11 +302,25 @@ export const planLayout = (frame: Frame, options: PlanOptions = {}): PlanLayout 
   return layout;
 };
 
-const cardWidths = [150, 138, 126, 116, 106, 98, 90];
+const cardWidths = [150, 140, 130, 122, 114, 106, 98, 90];
+/** How tall a card's picture is for its width: a tall view is cut short where the room is low. */
+const cardShapes = [1.4, 1.25, 1.1];
+/** Measuring every width of a frame larger than this costs more than it tells: it will not fit. */
+const mostFitted = 400;
+const mostSpread = 70;
+
+/** How many tabs side by side take part when a plan is spread. */
+const spreadTabs = (layout: PlanLayout): number => {
+  const wholes = new Set(
+    layout.plates.filter((plate) => plate.kind === "hub" && !plate.column).map((plate) => plate.id),
+  );
+  return layout.teeth.filter((tooth) => wholes.has(tooth.hub)).length;
+};
 
 /**
  * The plan with cards as large as the room lets them be: all of it in sight if that goes, else as wide as the room; with
- * less than 90 px for a card, title rows, and pictures only for `kept` (those beside the chosen one).
+ * less than 90 px for a card, title rows, and pictures only for `kept` (those beside the chosen one). Room that is left
+ * beside is spread over the tabs.
  */
 export const fitPlan = (
   frame: Frame,
@@ -283,21 +328,27 @@ export const fitPlan = (
   aspect: number,
   kept: (id: Id) => boolean = () => false,
 ): PlanLayout => {
-  const sized = (width: number): PlanSizes => ({
+  const sized = (width: number, shape: number): PlanSizes => ({
     ...planSizes,
-    card: { width, height: Math.round(width * Math.min(aspect, 1.4)) },
+    card: { width, height: Math.round(width * Math.min(aspect, shape)) },
     row: { ...planSizes.row, width: Math.max(planSizes.row.width, width) },
   });
-  // measuring every width of a large frame costs more than it tells: it will not fit
-  if (Object.keys(frame.nodes).length <= 400) {
-    let widest: PlanLayout | null = null;
-    for (const width of cardWidths) {
-      const layout = planLayout(frame, { sizes: sized(width) });
-      if (layout.width > room.width) continue;
-      if (layout.height <= room.height) return layout;
-      if (layout.height <= 2.2 * room.height) widest = layout;
-    }
-    if (widest) return widest;
+  const spread = (options: PlanOptions, layout: PlanLayout): PlanLayout => {
+    const tabs = spreadTabs(layout);
+    const each = tabs === 0 ? 0 : Math.min(mostSpread, Math.floor((room.width - layout.width) / tabs));
+    return each > 0 ? planLayout(frame, { ...options, spread: each }) : layout;
+  };
+  if (Object.keys(frame.nodes).length <= mostFitted) {
+    let widest: [PlanOptions, PlanLayout] | null = null;
+    for (const width of cardWidths)
+      for (const shape of cardShapes) {
+        const options = { sizes: sized(width, shape) };
+        const layout = planLayout(frame, options);
+        if (layout.width > room.width) break;
+        if (layout.height <= room.height) return spread(options, layout);
+        if (layout.height <= 2.2 * room.height && shape === cardShapes[0]) widest = [options, layout];
+      }
+    if (widest) return spread(...widest);
   }
-  return planLayout(frame, { sizes: sized(96), pictured: kept });
+  return planLayout(frame, { sizes: sized(96, cardShapes[0]!), pictured: kept });
 };

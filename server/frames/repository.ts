@@ -44,21 +44,37 @@ export const findFrame = async (sql: Sql, id: string, lock = false): Promise<Fra
   (await sql.query<FrameRow>(`select ${columns} from frames where id = $1 ${lock ? "for update" : ""}`, [id])).rows[0];
 
 export const insertFrame = async (sql: Sql, id: string, name: string): Promise<boolean> =>
-  (await sql.query("insert into frames (id, name, revision) values ($1, $2, 0) on conflict do nothing returning id", [id, name])).rows.length > 0;
+  (
+    await sql.query("insert into frames (id, name, revision) values ($1, $2, 0) on conflict do nothing returning id", [
+      id,
+      name,
+    ])
+  ).rows.length > 0;
 
 export const setRevision = async (sql: Sql, id: string, revision: number, name: string): Promise<void> => {
   await sql.query("update frames set revision = $2, name = $3, changed = now() where id = $1", [id, revision, name]);
 };
 
 export const setDeleted = async (sql: Sql, id: string, deleted: boolean): Promise<void> => {
-  await sql.query("update frames set deleted = case when $2 then coalesce(deleted, now()) end where id = $1", [id, deleted]);
+  await sql.query("update frames set deleted = case when $2 then coalesce(deleted, now()) end where id = $1", [
+    id,
+    deleted,
+  ]);
 };
 
 export const insertRevision = async (sql: Sql, frame: string, revision: NewRevision): Promise<void> => {
   const json = (value: unknown) => (value === null ? null : JSON.stringify(value));
   await sql.query(
     "insert into revisions (frame, number, key, label, edit, inverse, snapshot) values ($1, $2, $3, $4, $5::text::json, $6::text::json, $7::text::json)",
-    [frame, revision.number, revision.key, revision.label, json(revision.edit), json(revision.inverse), json(revision.snapshot)],
+    [
+      frame,
+      revision.number,
+      revision.key,
+      revision.label,
+      json(revision.edit),
+      json(revision.inverse),
+      json(revision.snapshot),
+    ],
   );
 };
 
@@ -72,7 +88,13 @@ export const listRevisions = async (sql: Sql, frame: string, before: number, mos
   ).rows;
 
 export const setLabel = async (sql: Sql, frame: string, number: number, label: string): Promise<boolean> =>
-  (await sql.query("update revisions set label = $3 where frame = $1 and number = $2 returning number", [frame, number, label])).rows.length > 0;
+  (
+    await sql.query("update revisions set label = $3 where frame = $1 and number = $2 returning number", [
+      frame,
+      number,
+      label,
+    ])
+  ).rows.length > 0;
 
 export const missedSince = async (sql: Sql, frame: string, revision: number): Promise<MissedRow[]> =>
   (
@@ -83,7 +105,11 @@ export const missedSince = async (sql: Sql, frame: string, revision: number): Pr
   ).rows;
 
 /** The newest snapshot at or before a revision, and the edits from there up to it. */
-export const snapshotBefore = async (sql: Sql, frame: string, revision: number): Promise<{ snapshot: Frame; edits: Edit[] } | undefined> => {
+export const snapshotBefore = async (
+  sql: Sql,
+  frame: string,
+  revision: number,
+): Promise<{ snapshot: Frame; edits: Edit[] } | undefined> => {
   const found = await sql.query<{ number: number; snapshot: Frame }>(
     "select number, snapshot from revisions where frame = $1 and number <= $2 and snapshot is not null order by number desc limit 1",
     [frame, revision],

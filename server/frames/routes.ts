@@ -14,12 +14,14 @@ const matchOf = (request: Request): number => {
   const given = request.headers["if-match"];
   if (given === undefined) throw new Problem("no-match", 'Send If-Match with the revision, such as "42".');
   const revision = /^"?(\d{1,9})"?$/.exec(given)?.[1];
-  if (revision === undefined) throw new Problem("wrong-form", `If-Match: received ${given.slice(0, 60)}; expected a revision such as "42".`);
+  if (revision === undefined)
+    throw new Problem("wrong-form", `If-Match: received ${given.slice(0, 60)}; expected a revision such as "42".`);
   return Number(revision);
 };
 
 const numberOf = (text: unknown, name: string): number => {
-  if (typeof text !== "string" || !/^\d{1,9}$/.test(text)) throw new Problem("wrong-form", `${name}: expected a whole number.`);
+  if (typeof text !== "string" || !/^\d{1,9}$/.test(text))
+    throw new Problem("wrong-form", `${name}: expected a whole number.`);
   return Number(text);
 };
 
@@ -94,12 +96,20 @@ export const frameRoutes = (store: FrameStore): Router => {
   routes.get("/:id/live", async (request, response) => {
     const id = idOf(request);
     const head = await store.read(id);
-    response.status(200).set({ "Content-Type": "text/event-stream", "Cache-Control": "no-store", "X-Accel-Buffering": "no" });
-    const send = (revision: number, data: unknown) => response.write(`id: ${revision}\ndata: ${JSON.stringify(data)}\n\n`);
+    response
+      .status(200)
+      .set({ "Content-Type": "text/event-stream", "Cache-Control": "no-store", "X-Accel-Buffering": "no" });
+    const send = (revision: number, data: unknown) =>
+      response.write(`id: ${revision}\ndata: ${JSON.stringify(data)}\n\n`);
     const since = Number(request.headers["last-event-id"] ?? request.query.since);
     response.write(`retry: 1000\n\n`);
     if (Number.isInteger(since) && since < head.revision)
-      send(head.revision, { kind: "revisions", frame: id, revision: head.revision, edits: await store.missed(id, since) });
+      send(head.revision, {
+        kind: "revisions",
+        frame: id,
+        revision: head.revision,
+        edits: await store.missed(id, since),
+      });
     const deaf = store.listen((happening) => {
       if (happening.frame === id) send(happening.revision, happening);
     });

@@ -82,7 +82,8 @@ export class FrameStore {
 
   async readAt(id: string, revision: number): Promise<Head> {
     const row = await this.row(this.database, id);
-    if (revision > row.revision) throw new Problem("no-revision", `${id} has no revision ${revision}; the newest is ${row.revision}.`);
+    if (revision > row.revision)
+      throw new Problem("no-revision", `${id} has no revision ${revision}; the newest is ${row.revision}.`);
     return { id, revision, frame: await this.frameAt(this.database, id, revision) };
   }
 
@@ -94,7 +95,14 @@ export class FrameStore {
         const id = n === 1 ? slug : `${slug}-${n}`;
         if (!(await rows.insertFrame(sql, id, frame.name))) continue;
         const plain = plainFrame(frame);
-        await rows.insertRevision(sql, id, { number: 1, key: randomUUID(), label: "Put on the shelf", edit: null, inverse: null, snapshot: plain });
+        await rows.insertRevision(sql, id, {
+          number: 1,
+          key: randomUUID(),
+          label: "Put on the shelf",
+          edit: null,
+          inverse: null,
+          snapshot: plain,
+        });
         await rows.setRevision(sql, id, 1, frame.name);
         this.dirty = true;
         return { id, revision: 1, frame: plain };
@@ -103,15 +111,24 @@ export class FrameStore {
   }
 
   /** Applies edits made on a revision; on another one than the newest, nothing is done and what was missed is said. */
-  async save(id: string, on: number, edits: SaveRequest["edits"], apply: typeof applyEdit = applyChecked): Promise<Head> {
+  async save(
+    id: string,
+    on: number,
+    edits: SaveRequest["edits"],
+    apply: typeof applyEdit = applyChecked,
+  ): Promise<Head> {
     const saved = await this.database.transaction(async (sql) => {
       const row = await this.row(sql, id, true);
       if (row.deleted) throw new Problem("no-frame", `${id} was deleted. It can be brought back from the shelf.`);
       if (row.revision !== on)
-        throw new Problem("stale", `The edits were made on revision ${on}; the newest is ${row.revision}. Nothing was changed.`, {
-          revision: row.revision,
-          missed: await rows.missedSince(sql, id, on),
-        });
+        throw new Problem(
+          "stale",
+          `The edits were made on revision ${on}; the newest is ${row.revision}. Nothing was changed.`,
+          {
+            revision: row.revision,
+            missed: await rows.missedSince(sql, id, on),
+          },
+        );
       let { frame, revision } = await this.head(sql, row);
       for (const { key, label, edit } of edits) {
         const result = apply(frame, edit);
@@ -148,7 +165,8 @@ export class FrameStore {
   }
 
   async nameRevision(id: string, revision: number, label: string): Promise<void> {
-    if (!(await rows.setLabel(this.database, id, revision, label))) throw new Problem("no-revision", `${id} has no revision ${revision}.`);
+    if (!(await rows.setLabel(this.database, id, revision, label)))
+      throw new Problem("no-revision", `${id} has no revision ${revision}.`);
   }
 
   async setDeleted(id: string, deleted: boolean): Promise<void> {

@@ -30,7 +30,11 @@ export function Finder() {
 
   const options = useMemo<PickerOption[]>(
     () => [
-      ...Object.entries(frame.nodes).map(([id, node]) => ({ value: `node ${id}`, label: nameOf(frame, id), says: `${node.kind} · ${id}` })),
+      ...Object.entries(frame.nodes).map(([id, node]) => ({
+        value: `node ${id}`,
+        label: nameOf(frame, id),
+        says: `${node.kind} · ${id}`,
+      })),
       ...Object.entries(frame.nodes).flatMap(([id, node]) =>
         waysOut(id, node)
           .filter((way) => way.via === "action")

@@ -53,7 +53,13 @@ export function FrameShell() {
         <div role="alert" className="max-w-110 rounded-md border border-ink bg-plate-1 p-6">
           <h1 className="text-[17px] font-bold">{problem.title}</h1>
           <p className="mt-1 mb-4 text-ink-2">{problem.detail}</p>
-          {problem.status === 0 ? <p>It is asked again every two seconds.</p> : <Link to="/" className="font-semibold text-petrol underline">To the shelf</Link>}
+          {problem.status === 0 ? (
+            <p>It is asked again every two seconds.</p>
+          ) : (
+            <Link to="/" className="font-semibold text-petrol underline">
+              To the shelf
+            </Link>
+          )}
         </div>
       ) : (
         <p className="text-ink-2">Opening the frame …</p>
@@ -81,7 +87,12 @@ function Workplace() {
         {place}
         {folded ? (
           <div className="flex w-11 shrink-0 flex-col items-center border-l border-ink pt-2.5">
-            <Button tone="quiet" icon="arrow-line-left" aria-label="Unfold the companion" onClick={() => setFolded(false)} />
+            <Button
+              tone="quiet"
+              icon="arrow-line-left"
+              aria-label="Unfold the companion"
+              onClick={() => setFolded(false)}
+            />
           </div>
         ) : (
           <Companion onFold={() => setFolded(true)} />

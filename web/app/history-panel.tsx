@@ -13,7 +13,12 @@ const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: 
 /** Every change that was kept, the newest first; any of them can be named, and made the newest again. */
 export function HistoryPanel({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <PanelDialog title="Changes" says="A restore is a change of its own: nothing is lost by it." open={open} onClose={onClose}>
+    <PanelDialog
+      title="Changes"
+      says="A restore is a change of its own: nothing is lost by it."
+      open={open}
+      onClose={onClose}
+    >
       {open && <Revisions onClose={onClose} />}
     </PanelDialog>
   );
@@ -36,9 +41,17 @@ function Revisions({ onClose }: { onClose: () => void }) {
     }
   };
   const restore = (number: number) =>
-    attempt(request<HeadAnswer>(`${framePath(id)}/restore`, { method: "POST", match: revision, body: { revision: number } }).then(onClose));
+    attempt(
+      request<HeadAnswer>(`${framePath(id)}/restore`, {
+        method: "POST",
+        match: revision,
+        body: { revision: number },
+      }).then(onClose),
+    );
   const name = (number: number, label: string) =>
-    attempt(request(`${framePath(id)}/revisions/${number}/label`, { method: "PUT", body: { label } }).then(() => mutate()));
+    attempt(
+      request(`${framePath(id)}/revisions/${number}/label`, { method: "PUT", body: { label } }).then(() => mutate()),
+    );
 
   if (error && !data) return <p className="text-clay">The changes cannot be read now: {(error as Error).message}</p>;
   if (!data) return <p className="text-ink-2">Reading the changes …</p>;
@@ -48,9 +61,20 @@ function Revisions({ onClose }: { onClose: () => void }) {
         <li key={row.number} className="flex h-10 items-center gap-3 border-b border-rule last:border-b-0">
           <span className="mono w-8 text-right text-ink-2">{row.number}</span>
           {naming === row.number ? (
-            <TextLine autoFocus aria-label="Name of the change" value={row.label} onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))} onBlurCapture={() => setNaming(null)} />
+            <TextLine
+              autoFocus
+              aria-label="Name of the change"
+              value={row.label}
+              onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))}
+              onBlurCapture={() => setNaming(null)}
+            />
           ) : (
-            <button type="button" className="min-w-0 grow truncate text-left hover:underline" title="Give this change a name" onClick={() => setNaming(row.number)}>
+            <button
+              type="button"
+              className="min-w-0 grow truncate text-left hover:underline"
+              title="Give this change a name"
+              onClick={() => setNaming(row.number)}
+            >
               {row.label}
             </button>
           )}

@@ -38,21 +38,49 @@ export function TopLine() {
             aria-label="Name of the frame"
             value={name}
             onFocus={(event) => event.target.select()}
-            onDone={(next) => next.trim() && opened.edit({ kind: "setFrame", key: "name", value: next.trim().slice(0, 120) }, `Rename to ${next.trim()}`)}
+            onDone={(next) =>
+              next.trim() &&
+              opened.edit(
+                { kind: "setFrame", key: "name", value: next.trim().slice(0, 120) },
+                `Rename to ${next.trim()}`,
+              )
+            }
             onBlurCapture={() => setRenaming(false)}
           />
         </div>
       ) : (
-        <button type="button" className="max-w-56 truncate rounded-sm px-1 text-[16px] font-bold" title="Rename the frame" onClick={() => setRenaming(true)}>
+        <button
+          type="button"
+          className="max-w-56 truncate rounded-sm px-1 text-[16px] font-bold"
+          title="Rename the frame"
+          onClick={() => setRenaming(true)}
+        >
           {name}
         </button>
       )}
       <Kept onOpen={() => setPast(true)} />
-      <Button tone="quiet" icon="arrow-counter-clockwise" aria-label="Undo" disabled={!lastDone} title={lastDone ? `Undo: ${lastDone} (Ctrl Z)` : "Nothing to undo"} onClick={() => opened.undo()} />
-      <Button tone="quiet" icon="arrow-clockwise" aria-label="Redo" disabled={!lastUndone} title={lastUndone ? `Redo: ${lastUndone} (Ctrl Shift Z)` : "Nothing to redo"} onClick={() => opened.redo()} />
+      <Button
+        tone="quiet"
+        icon="arrow-counter-clockwise"
+        aria-label="Undo"
+        disabled={!lastDone}
+        title={lastDone ? `Undo: ${lastDone} (Ctrl Z)` : "Nothing to undo"}
+        onClick={() => opened.undo()}
+      />
+      <Button
+        tone="quiet"
+        icon="arrow-clockwise"
+        aria-label="Redo"
+        disabled={!lastUndone}
+        title={lastUndone ? `Redo: ${lastUndone} (Ctrl Shift Z)` : "Nothing to redo"}
+        onClick={() => opened.redo()}
+      />
       <Finder />
       <nav aria-label="Places" className="ml-auto flex h-full items-stretch">
-        <span aria-current="page" className="flex items-center gap-1.5 border-b-[3px] border-petrol px-2 pt-[3px] font-semibold text-petrol">
+        <span
+          aria-current="page"
+          className="flex items-center gap-1.5 border-b-[3px] border-petrol px-2 pt-[3px] font-semibold text-petrol"
+        >
           <span className="mono">1</span> Plan
           <Health />
         </span>
@@ -62,7 +90,11 @@ export function TopLine() {
           <Button tone="quiet" icon="dots-three" aria-label="More" />
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-44 rounded-md border border-ink bg-plate-2 p-1 shadow-lift">
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={4}
+            className="z-50 min-w-44 rounded-md border border-ink bg-plate-2 p-1 shadow-lift"
+          >
             <DropdownMenu.Item className={item} onSelect={() => setPast(true)}>
               Changes and restore…
             </DropdownMenu.Item>
@@ -99,7 +131,11 @@ function Kept({ onOpen }: { onOpen: () => void }) {
       role="status"
       data-sync={sync}
       onClick={onOpen}
-      title={sync === "away" ? "Changes are kept in this browser and sent when the server is back" : "All changes, and going back to one"}
+      title={
+        sync === "away"
+          ? "Changes are kept in this browser and sent when the server is back"
+          : "All changes, and going back to one"
+      }
       className={`rounded-sm px-1.5 py-0.5 whitespace-nowrap ${sync === "away" ? "bg-clay-soft font-semibold text-clay" : "text-ink-2 hover:underline"}`}
     >
       {text}

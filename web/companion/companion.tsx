@@ -1,5 +1,16 @@
 import { useMemo, useState } from "react";
-import { addressOf, bandAt, bandsOf, backEvent, hasEdgeSwipe, hasSystemBack, ladderOf, targetIn, targetsOf, topOf } from "../../core/index.js";
+import {
+  addressOf,
+  bandAt,
+  bandsOf,
+  backEvent,
+  hasEdgeSwipe,
+  hasSystemBack,
+  ladderOf,
+  targetIn,
+  targetsOf,
+  topOf,
+} from "../../core/index.js";
 import { useOpenFrame, useSession } from "../app/open-frame.js";
 import { useDark } from "../app/theme.js";
 import { LiveDevice } from "../device/live-device.js";
@@ -23,7 +34,10 @@ export function Companion({ onFold }: { onFold: () => void }) {
 
   const { view, beyond } = device;
   const { state } = device.at;
-  const ladder = useMemo(() => (beyond.length || state.outside ? null : ladderOf(frame, view, state)), [frame, view, state, beyond]);
+  const ladder = useMemo(
+    () => (beyond.length || state.outside ? null : ladderOf(frame, view, state)),
+    [frame, view, state, beyond],
+  );
   const target = targetIn(frame, view);
   const shown = ghost !== null ? ladder?.steps[ghost] : undefined;
   const scale = size ? Math.min(size.width / view.width, size.height / view.height, 1) : 0;
@@ -40,14 +54,21 @@ export function Companion({ onFold }: { onFold: () => void }) {
     const i = bandsOf(frame).findIndex((band) => band.id === id);
     const from = bandsOf(frame)[i]!.from;
     const next = bandsOf(frame)[i + 1]?.from;
-    const width = Math.max(from, Math.min(bandWidths[Math.min(i, 2)]!, next === undefined ? Infinity : next - 1)) || 390;
+    const width =
+      Math.max(from, Math.min(bandWidths[Math.min(i, 2)]!, next === undefined ? Infinity : next - 1)) || 390;
     opened.setView({ width, height: i === 0 ? 844 : Math.round(width * (i === 1 ? 1.2 : 0.72)) });
   };
 
   return (
-    <aside aria-label="Companion" className="flex w-[322px] shrink-0 flex-col gap-2.5 border-l border-ink bg-page p-3.5 pt-2.5">
+    <aside
+      aria-label="Companion"
+      className="flex w-[322px] shrink-0 flex-col gap-2.5 border-l border-ink bg-page p-3.5 pt-2.5"
+    >
       <div className="flex items-center gap-1.5">
-        <output aria-label="Address of the screen" className="mono flex h-8 min-w-0 grow items-center truncate rounded-sm border border-rule bg-plate-1 px-2 text-[12px]">
+        <output
+          aria-label="Address of the screen"
+          className="mono flex h-8 min-w-0 grow items-center truncate rounded-sm border border-rule bg-plate-1 px-2 text-[12px]"
+        >
           {address ?? <span className="text-ink-2">{state.outside ? "outside the app" : "no address"}</span>}
         </output>
         <Button tone="quiet" onClick={() => opened.relaunch()} title="Launch the app anew, with nothing kept">
@@ -56,7 +77,12 @@ export function Companion({ onFold }: { onFold: () => void }) {
         <Button tone="quiet" icon="arrow-line-right" aria-label="Fold the companion away" onClick={onFold} />
       </div>
       <div className="flex items-center justify-between gap-2">
-        <Choice label="Size of the device" value={bandAt(frame, view.width).id} options={bandsOf(frame).map(({ id }) => ({ value: id, label: id }))} onChange={toBand} />
+        <Choice
+          label="Size of the device"
+          value={bandAt(frame, view.width).id}
+          options={bandsOf(frame).map(({ id }) => ({ value: id, label: id }))}
+          onChange={toBand}
+        />
         {targetsOf(frame).length > 1 && (
           <select
             aria-label="Target: how Back works on the device"
@@ -84,9 +110,21 @@ export function Companion({ onFold }: { onFold: () => void }) {
             ) : state.outside ? (
               <Outside onReturn={() => opened.send({ do: "return" })} onRelaunch={() => opened.relaunch()} />
             ) : (
-              <LiveDevice frame={frame} state={shown ?? state} view={view} dark={dark} scale={scale} ghost={shown !== undefined} send={(event) => opened.send(event)} />
+              <LiveDevice
+                frame={frame}
+                state={shown ?? state}
+                view={view}
+                dark={dark}
+                scale={scale}
+                ghost={shown !== undefined}
+                send={(event) => opened.send(event)}
+              />
             )}
-            {shown && <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">after {ghost! + 1} × Back</span>}
+            {shown && (
+              <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">
+                after {ghost! + 1} × Back
+              </span>
+            )}
           </div>
         )}
       </div>
@@ -105,11 +143,21 @@ export function Companion({ onFold }: { onFold: () => void }) {
       <div className="flex items-start gap-2 border-t border-rule pt-2">
         <div className="flex shrink-0 flex-col gap-1.5">
           {hasSystemBack(target) ? (
-            <Button icon="arrow-u-up-left" disabled={state.outside || beyond.length > 0} onClick={() => opened.send({ do: "back" })} title="The Back that this target's system has">
+            <Button
+              icon="arrow-u-up-left"
+              disabled={state.outside || beyond.length > 0}
+              onClick={() => opened.send({ do: "back" })}
+              title="The Back that this target's system has"
+            >
               Back
             </Button>
           ) : hasEdgeSwipe(target) ? (
-            <Button icon="hand-swipe-right" disabled={state.outside || beyond.length > 0} onClick={() => opened.send({ do: "up" })} title="A swipe from the edge of the device">
+            <Button
+              icon="hand-swipe-right"
+              disabled={state.outside || beyond.length > 0}
+              onClick={() => opened.send({ do: "up" })}
+              title="A swipe from the edge of the device"
+            >
               Edge
             </Button>
           ) : null}

@@ -1,4 +1,4 @@
-import { type Frame, type Ladder, nameOf, type State, topOf } from "../../core/index.js";
+import { canGoUp, type Frame, type Ladder, nameOf, type State, topOf } from "../../core/index.js";
 
 export interface LadderLineProps {
   frame: Frame;
@@ -11,6 +11,10 @@ export interface LadderLineProps {
 
 const ends = { exit: "leaves the app", stay: "nothing goes back", loop: "goes round for ever" } as const;
 const most = 9;
+
+/** Nothing goes back, though something lies beneath: the person is caught. At the bottom nothing has to. */
+const isTrap = (state: State, ladder: Ladder): boolean =>
+  ladder.end === "loop" || (ladder.end === "stay" && canGoUp(ladder.steps.at(-1) ?? state));
 
 const topName = (frame: Frame, state: State): string => {
   const top = topOf(state.root);
@@ -47,7 +51,9 @@ export function LadderLine({ frame, state, ladder, onHover, onClimb }: LadderLin
           </li>
         ))}
         {cut && <li className="px-1 text-ink-2">and {ladder.steps.length - steps.length} more</li>}
-        <li className={`${step} rounded-sm border-dashed ${ladder.end === "exit" ? "border-field text-ink-2" : "border-clay text-clay"}`}>
+        <li
+          className={`${step} rounded-sm border-dashed ${isTrap(state, ladder) ? "border-clay text-clay" : "border-field text-ink-2"}`}
+        >
           <span className="mono">{ladder.steps.length + 1}</span>
           {ends[ladder.end]}
         </li>

@@ -38,7 +38,12 @@ export const newDevice = (frame: Frame, given: Partial<View> = {}): Device => {
 export const withEvent = (frame: Frame, device: Device, event: NavigationEvent): Device => {
   const at = step(frame, device.view, device.at.state, event);
   const reasons = explain(frame, device.view, device.at, event, at);
-  return { ...device, view: viewAfter(frame, device.view, event), at, reasons: reasons.length ? reasons : device.reasons };
+  return {
+    ...device,
+    view: viewAfter(frame, device.view, event),
+    at,
+    reasons: reasons.length ? reasons : device.reasons,
+  };
 };
 
 /** The ids an edit renames, old to new. */
@@ -58,15 +63,28 @@ export const withFrame = (frame: Frame, device: Device, edit: Edit | null): Devi
 export const putOn = (frame: Frame, device: Device, id: Id): Device => {
   const name = nameOf(frame, id);
   if (!isAttached(frame, id))
-    return { ...device, reasons: [`${name} stands in no container, so no device can show it. Put it into a stack or a hub.`] };
-  const route = routeTo(frame, device.view, device.at.state, id) ?? routeTo(frame, device.view, launch(frame, device.view).state, id);
+    return {
+      ...device,
+      reasons: [`${name} stands in no container, so no device can show it. Put it into a stack or a hub.`],
+    };
+  const route =
+    routeTo(frame, device.view, device.at.state, id) ??
+    routeTo(frame, device.view, launch(frame, device.view).state, id);
   if (!route) {
     const opened = withEvent(frame, device, { do: "open", to: id });
-    return { ...opened, reasons: [`No way leads to ${name} yet: it was opened from outside, as a push message would.`, ...opened.reasons] };
+    return {
+      ...opened,
+      reasons: [`No way leads to ${name} yet: it was opened from outside, as a push message would.`, ...opened.reasons],
+    };
   }
   const fromHere = routeTo(frame, device.view, device.at.state, id) !== null;
   let next = fromHere ? device : newDevice(frame, device.view);
   for (const event of route) next = withEvent(frame, next, event);
   const taps = route.length === 1 ? "one tap" : `${route.length} taps`;
-  return { ...next, reasons: route.length ? [`Brought to ${name} by ${taps}${fromHere ? "" : " from the launch"}.`, ...next.reasons] : [`The device is on ${name} already.`] };
+  return {
+    ...next,
+    reasons: route.length
+      ? [`Brought to ${name} by ${taps}${fromHere ? "" : " from the launch"}.`, ...next.reasons]
+      : [`The device is on ${name} already.`],
+  };
 };

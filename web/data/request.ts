@@ -26,9 +26,19 @@ export const request = async <T>(path: string, { method = "GET", body, match }: 
   };
   if (!response.ok) {
     const problem = json();
-    const { title = response.statusText, detail = "", faults } = problem as { title?: string; detail?: string; faults?: Fault[] };
+    const {
+      title = response.statusText,
+      detail = "",
+      faults,
+    } = problem as { title?: string; detail?: string; faults?: Fault[] };
     // what stands between answers 502 to 504 when the server is away
-    throw new ProblemError(response.status >= 502 && response.status <= 504 ? 0 : response.status, title, detail, faults, problem);
+    throw new ProblemError(
+      response.status >= 502 && response.status <= 504 ? 0 : response.status,
+      title,
+      detail,
+      faults,
+      problem,
+    );
   }
   return (text === "" ? undefined : json()) as T;
 };

@@ -10,6 +10,10 @@ export interface RevisionRow {
 
 /** The revisions of a frame, the newest first; asked anew whenever the revision is another. */
 export const useRevisions = (id: string, revision: number) =>
-  useSWR([`${framePath(id)}/revisions`, revision], ([path]) => request<{ revisions: RevisionRow[] }>(path).then(({ revisions }) => revisions), {
-    keepPreviousData: true,
-  });
+  useSWR(
+    [`${framePath(id)}/revisions`, revision],
+    ([path]) => request<{ revisions: RevisionRow[] }>(path).then(({ revisions }) => revisions),
+    {
+      keepPreviousData: true,
+    },
+  );

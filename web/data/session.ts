@@ -108,7 +108,11 @@ export class OpenFrame {
     const left = stored<Device["at"]["state"]>(sessionStorage, deviceKey(id));
     if (!left || device.beyond.length) return device;
     try {
-      return withFrame(frame, { ...device, at: { state: left, moves: [], notes: [] }, reasons: ["As this window left it."] }, null);
+      return withFrame(
+        frame,
+        { ...device, at: { state: left, moves: [], notes: [] }, reasons: ["As this window left it."] },
+        null,
+      );
     } catch {
       return device;
     }
@@ -172,7 +176,8 @@ export class OpenFrame {
       this.external.set({ sync: this.queue.length ? "saving" : "saved" });
       void this.flush();
     } catch (error) {
-      if (error instanceof ProblemError && error.status !== 0) return this.say("fault", `${error.title}. ${error.detail}`);
+      if (error instanceof ProblemError && error.status !== 0)
+        return this.say("fault", `${error.title}. ${error.detail}`);
       if (!this.closed) this.away();
     }
   }
@@ -271,7 +276,10 @@ export class OpenFrame {
     const lost = this.queue.map(({ label }) => label).join(", ");
     this.queued([]);
     if (head) this.adopt(head);
-    this.say("fault", `${error.title}: ${error.detail} ${error.faults[0] ? faultLine(error.faults[0]) : ""} Not kept: ${lost}.`);
+    this.say(
+      "fault",
+      `${error.title}: ${error.detail} ${error.faults[0] ? faultLine(error.faults[0]) : ""} Not kept: ${lost}.`,
+    );
   }
 
   private settle(revision: number, edits: readonly Queued[]): void {
@@ -296,7 +304,8 @@ export class OpenFrame {
 
   /** Edits made elsewhere, as they happen. Our own come back here too and are known by their keys. */
   private hear(revision: number, edits: readonly Missed[]): void {
-    if (revision <= this.now.revision || edits.some(({ key }) => this.queue.some((queued) => queued.key === key))) return;
+    if (revision <= this.now.revision || edits.some(({ key }) => this.queue.some((queued) => queued.key === key)))
+      return;
     if (this.sending) return; // the answer on its way will say what was missed
     const news = edits.filter(({ number }) => number > this.now.revision);
     if (news[0] && news[0].number !== this.now.revision + 1) return void this.reach();

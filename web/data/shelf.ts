@@ -20,22 +20,35 @@ export interface HeadAnswer {
 const list = "/api/frames";
 export const framePath = (id: string): string => `${list}/${encodeURIComponent(id)}`;
 
-export const useShelf = () => useSWR(list, (path: string) => request<{ frames: ShelfRow[] }>(path).then(({ frames }) => frames));
+export const useShelf = () =>
+  useSWR(list, (path: string) => request<{ frames: ShelfRow[] }>(path).then(({ frames }) => frames));
 
 /** A frame as it was at a revision: kept by its number, as it never changes. */
 export const useFrameAt = (row: ShelfRow) =>
-  useSWR([framePath(row.id), row.revision], ([path]) => request<HeadAnswer>(path).then(({ frame }) => frame), { revalidateIfStale: false });
+  useSWR([framePath(row.id), row.revision], ([path]) => request<HeadAnswer>(path).then(({ frame }) => frame), {
+    revalidateIfStale: false,
+  });
 
 const again = <T>(answer: Promise<T>): Promise<T> => answer.finally(() => void mutate(list));
 
-export const createFrame = (frame: unknown): Promise<HeadAnswer> => again(request(list, { method: "POST", body: { frame } }));
+export const createFrame = (frame: unknown): Promise<HeadAnswer> =>
+  again(request(list, { method: "POST", body: { frame } }));
 export const deleteFrame = (id: string): Promise<void> => again(request(framePath(id), { method: "DELETE" }));
-export const bringBack = (id: string): Promise<void> => again(request(`${framePath(id)}/bring-back`, { method: "POST" }));
+export const bringBack = (id: string): Promise<void> =>
+  again(request(`${framePath(id)}/bring-back`, { method: "POST" }));
 export const renameFrame = (row: ShelfRow, name: string): Promise<void> =>
   again(
     request(`${framePath(row.id)}/edits`, {
       method: "POST",
       match: row.revision,
-      body: { edits: [{ key: crypto.randomUUID(), label: `Rename to ${name}`, edit: { kind: "setFrame", key: "name", value: name } }] },
+      body: {
+        edits: [
+          {
+            key: crypto.randomUUID(),
+            label: `Rename to ${name}`,
+            edit: { kind: "setFrame", key: "name", value: name },
+          },
+        ],
+      },
     }),
   );

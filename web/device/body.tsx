@@ -15,14 +15,40 @@ const rowHeight = 62;
 const cellHeight = 128;
 
 /** Rows by number, of which only those in sight are drawn. */
-function Rows({ count, height, columns, window, children }: { count: number; height: number; columns: number; window: BodyProps["window"]; children: (n: number) => ReactNode }) {
+function Rows({
+  count,
+  height,
+  columns,
+  window,
+  children,
+}: {
+  count: number;
+  height: number;
+  columns: number;
+  window: BodyProps["window"];
+  children: (n: number) => ReactNode;
+}) {
   const lines = Math.ceil(count / columns);
   const from = Math.max(0, Math.floor(window.top / height) - 3);
   const to = Math.min(lines, Math.ceil((window.top + window.height) / height) + 3);
-  const shown = Array.from({ length: Math.max(0, Math.min(count, to * columns) - from * columns) }, (_, i) => from * columns + i + 1);
+  const shown = Array.from(
+    { length: Math.max(0, Math.min(count, to * columns) - from * columns) },
+    (_, i) => from * columns + i + 1,
+  );
   return (
     <div style={{ height: lines * height, position: "relative" }}>
-      <div style={{ position: "absolute", top: from * height, left: 0, right: 0, display: "grid", gridTemplateColumns: `repeat(${columns}, 1fr)` }}>{shown.map(children)}</div>
+      <div
+        style={{
+          position: "absolute",
+          top: from * height,
+          left: 0,
+          right: 0,
+          display: "grid",
+          gridTemplateColumns: `repeat(${columns}, 1fr)`,
+        }}
+      >
+        {shown.map(children)}
+      </div>
     </div>
   );
 }
@@ -48,14 +74,27 @@ function List({ node, params, ui, window, onPick }: BodyProps) {
             data-row={n}
             disabled={!body.opens}
             onClick={() => onPick(n)}
-            className={grid ? "flex flex-col items-start justify-end rounded-md p-3 text-left" : "flex items-center gap-3 px-4 text-left"}
+            className={
+              grid
+                ? "flex flex-col items-start justify-end rounded-md p-3 text-left"
+                : "flex items-center gap-3 px-4 text-left"
+            }
             style={
               grid
                 ? { height: cellHeight - 12, margin: 6, background: "var(--mark)" }
-                : { height: rowHeight, borderBottom: "1px solid color-mix(in srgb, var(--ink) 13%, transparent)", background: ui.picked === n ? "var(--mark)" : undefined }
+                : {
+                    height: rowHeight,
+                    borderBottom: "1px solid color-mix(in srgb, var(--ink) 13%, transparent)",
+                    background: ui.picked === n ? "var(--mark)" : undefined,
+                  }
             }
           >
-            {!grid && <span className="size-9 shrink-0 rounded-md" style={{ background: ui.picked === n ? "var(--surface)" : "var(--mark)" }} />}
+            {!grid && (
+              <span
+                className="size-9 shrink-0 rounded-md"
+                style={{ background: ui.picked === n ? "var(--surface)" : "var(--mark)" }}
+              />
+            )}
             <span className="text-[16px] font-medium">{label(n)}</span>
           </button>
         )}
@@ -64,7 +103,10 @@ function List({ node, params, ui, window, onPick }: BodyProps) {
   );
 }
 
-const fieldStyle = { background: "var(--surface)", border: "1px solid color-mix(in srgb, var(--ink) 50%, transparent)" };
+const fieldStyle = {
+  background: "var(--surface)",
+  border: "1px solid color-mix(in srgb, var(--ink) 50%, transparent)",
+};
 
 function Form({ node, ui, onType }: BodyProps) {
   const body = node.body as Extract<ScreenNode["body"], { kind: "form" }>;
@@ -77,10 +119,22 @@ function Form({ node, ui, onType }: BodyProps) {
           return (
             <label key={field.id} className="flex items-center justify-between gap-3 text-[15px]">
               {field.label}
-              <input type="checkbox" role="switch" className="size-5" style={{ accentColor: "var(--accent)" }} checked={text === "true"} onChange={(event) => change(event.target.checked ? "true" : "")} />
+              <input
+                type="checkbox"
+                role="switch"
+                className="size-5"
+                style={{ accentColor: "var(--accent)" }}
+                checked={text === "true"}
+                onChange={(event) => change(event.target.checked ? "true" : "")}
+              />
             </label>
           );
-        const shared = { value: text, onChange: (event: { target: { value: string } }) => change(event.target.value), className: "mt-1 block w-full rounded-md px-3 py-2 text-[16px]", style: fieldStyle };
+        const shared = {
+          value: text,
+          onChange: (event: { target: { value: string } }) => change(event.target.value),
+          className: "mt-1 block w-full rounded-md px-3 py-2 text-[16px]",
+          style: fieldStyle,
+        };
         return (
           <label key={field.id} className="block text-[14px]">
             {field.label}
@@ -92,7 +146,12 @@ function Form({ node, ui, onType }: BodyProps) {
   );
 }
 
-const said = ["Still a few left, knock any time.", "Which sort is it?", "The early one, from last year's row.", "I could bring a tray on Saturday."];
+const said = [
+  "Still a few left, knock any time.",
+  "Which sort is it?",
+  "The early one, from last year's row.",
+  "I could bring a tray on Saturday.",
+];
 
 function Thread({ node, ui, onType }: BodyProps) {
   const body = node.body as Extract<ScreenNode["body"], { kind: "thread" }>;
@@ -100,13 +159,24 @@ function Thread({ node, ui, onType }: BodyProps) {
   return (
     <div className="flex min-h-full flex-col justify-end gap-2 p-4">
       {Array.from({ length: shown }, (_, i) => (
-        <p key={i} className={`max-w-[72%] rounded-lg px-3 py-2 text-[15px] ${i % 2 ? "self-end" : "self-start"}`} style={{ background: i % 2 ? "var(--mark)" : "var(--surface)" }}>
+        <p
+          key={i}
+          className={`max-w-[72%] rounded-lg px-3 py-2 text-[15px] ${i % 2 ? "self-end" : "self-start"}`}
+          style={{ background: i % 2 ? "var(--mark)" : "var(--surface)" }}
+        >
           {said[i % said.length]}
         </p>
       ))}
       <label className="sticky bottom-0 mt-2 block">
         <span className="sr-only">Reply</span>
-        <input autoComplete="off" placeholder="Reply" className="block w-full rounded-full px-4 py-2 text-[16px]" style={fieldStyle} value={ui.drafts.reply ?? ""} onChange={(event) => onType("reply", event.target.value)} />
+        <input
+          autoComplete="off"
+          placeholder="Reply"
+          className="block w-full rounded-full px-4 py-2 text-[16px]"
+          style={fieldStyle}
+          value={ui.drafts.reply ?? ""}
+          onChange={(event) => onType("reply", event.target.value)}
+        />
       </label>
     </div>
   );

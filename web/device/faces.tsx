@@ -1,5 +1,14 @@
 import { useState } from "react";
-import { type Frame, type HubNode, type Id, isThere, nameOf, type SeenBar, type State, type View } from "../../core/index.js";
+import {
+  type Frame,
+  type HubNode,
+  type Id,
+  isThere,
+  nameOf,
+  type SeenBar,
+  type State,
+  type View,
+} from "../../core/index.js";
 import { Icon } from "../parts/icon.js";
 
 export interface FaceBarProps {
@@ -33,7 +42,14 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
   const wide = bar.face === "panel";
   const labels = hub.labels ?? "always";
 
-  const tab = (id: Id | "more", label: string, icon: string | undefined, active: boolean, choose: () => void, badge?: number | "dot") => {
+  const tab = (
+    id: Id | "more",
+    label: string,
+    icon: string | undefined,
+    active: boolean,
+    choose: () => void,
+    badge?: number | "dot",
+  ) => {
     const named = wide || labels === "always" || (labels === "active" && active) || !icon;
     return (
       <button
@@ -55,7 +71,12 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
           <Badge badge={badge} />
         </span>
         {named && <span className="max-w-full truncate px-1">{label}</span>}
-        {active && mark === "line" && <span className={`absolute ${column ? "inset-y-2 left-0 w-[3px]" : "inset-x-5 bottom-0 h-[3px]"}`} style={{ background: "var(--bar-active)" }} />}
+        {active && mark === "line" && (
+          <span
+            className={`absolute ${column ? "inset-y-2 left-0 w-[3px]" : "inset-x-5 bottom-0 h-[3px]"}`}
+            style={{ background: "var(--bar-active)" }}
+          />
+        )}
       </button>
     );
   };
@@ -67,22 +88,37 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
   };
   const extras = (hub.extras ?? []).filter((extra) => isThere(frame, extra.only, view, state.facts));
   return (
-    <div role="tablist" aria-label={nameOf(frame, bar.hub)} className={`relative flex size-full ${column ? "flex-col gap-1 overflow-auto p-2" : "items-stretch"}`} style={{ background: "var(--bar)" }}>
+    <div
+      role="tablist"
+      aria-label={nameOf(frame, bar.hub)}
+      className={`relative flex size-full ${column ? "flex-col gap-1 overflow-auto p-2" : "items-stretch"}`}
+      style={{ background: "var(--bar)" }}
+    >
       {column && hub.heading && (
-        <div className={`flex items-center gap-2 px-2 py-2 font-bold ${wide ? "text-[16px]" : "justify-center"}`} style={{ color: "var(--ink)" }}>
+        <div
+          className={`flex items-center gap-2 px-2 py-2 font-bold ${wide ? "text-[16px]" : "justify-center"}`}
+          style={{ color: "var(--ink)" }}
+        >
           {hub.heading.icon && <Icon name={hub.heading.icon} fill size={22} />}
           {wide && <span className="truncate">{hub.heading.title}</span>}
         </div>
       )}
       {bar.tabs.map(shown)}
-      {bar.more.length > 0 && tab("more", "More", "dots-three", bar.more.includes(bar.active), () => setListed(!listed))}
+      {bar.more.length > 0 &&
+        tab("more", "More", "dots-three", bar.more.includes(bar.active), () => setListed(!listed))}
       {listed && (
         <div
           className={`absolute z-10 flex w-44 flex-col rounded-lg p-1 shadow-lg ${bar.face === "top" ? "top-full right-2" : "right-2 bottom-full mb-1"}`}
           style={{ background: "var(--surface)" }}
         >
           {bar.more.map((id) => (
-            <button key={id} type="button" data-tab={id} className="rounded-md px-3 py-2.5 text-left text-[15px]" onClick={() => (setListed(false), onTab(id))}>
+            <button
+              key={id}
+              type="button"
+              data-tab={id}
+              className="rounded-md px-3 py-2.5 text-left text-[15px]"
+              onClick={() => (setListed(false), onTab(id))}
+            >
               {frame.nodes[id]!.tab?.label ?? nameOf(frame, id)}
             </button>
           ))}
@@ -91,7 +127,15 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
       {column && extras.length > 0 && (
         <div className="mt-auto flex flex-col gap-1">
           {extras.map((extra) => (
-            <button key={extra.id} type="button" data-action={extra.id} className={`flex items-center gap-3 rounded-md px-3 py-2 text-[14px] ${wide ? "" : "justify-center"}`} style={{ color: "var(--bar-ink)" }} aria-label={extra.label} onClick={() => onExtra(extra.id)}>
+            <button
+              key={extra.id}
+              type="button"
+              data-action={extra.id}
+              className={`flex items-center gap-3 rounded-md px-3 py-2 text-[14px] ${wide ? "" : "justify-center"}`}
+              style={{ color: "var(--bar-ink)" }}
+              aria-label={extra.label}
+              onClick={() => onExtra(extra.id)}
+            >
               {extra.icon && <Icon name={extra.icon} size={20} />}
               {(wide || !extra.icon) && extra.label}
             </button>

@@ -29,7 +29,13 @@ export interface LiveDeviceProps {
   send: (event: NavigationEvent) => void;
 }
 
-const boxOf = ({ x, y, width, height }: Region): CSSProperties => ({ position: "absolute", left: x, top: y, width, height });
+const boxOf = ({ x, y, width, height }: Region): CSSProperties => ({
+  position: "absolute",
+  left: x,
+  top: y,
+  width,
+  height,
+});
 
 /** A device that is worked by hand: it draws what the engine says is on screen, and turns touches into events. */
 export function LiveDevice({ frame, state, view, dark, scale, ghost = false, send }: LiveDeviceProps) {
@@ -66,7 +72,8 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
     send(event);
   };
 
-  const seen = (place: Action["place"]) => (node.actions ?? []).filter((action) => action.place === place && isThere(frame, action.only, view, state.facts));
+  const seen = (place: Action["place"]) =>
+    (node.actions ?? []).filter((action) => action.place === place && isThere(frame, action.only, view, state.facts));
   const tap = (action: Action) => act({ do: "tap", action: action.id });
   const headers = surface.layers.flatMap((layer) => [layer.strip, layer.header].filter((header) => header !== null));
   const own = headers.at(-1);
@@ -102,7 +109,11 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
       data-action={action.id}
       onClick={() => tap(action)}
       className="flex min-h-11 items-center justify-center gap-2 px-4 text-[16px] font-semibold"
-      style={look === "strong" ? { background: "var(--accent)", color: "var(--page)", borderRadius: corner } : { border: "1.5px solid var(--accent)", color: "var(--accent)", borderRadius: corner }}
+      style={
+        look === "strong"
+          ? { background: "var(--accent)", color: "var(--page)", borderRadius: corner }
+          : { border: "1.5px solid var(--accent)", color: "var(--accent)", borderRadius: corner }
+      }
     >
       {action.icon && <Icon name={action.icon} size={20} />}
       {action.label}
@@ -110,7 +121,11 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
   );
 
   return (
-    <div style={{ width: view.width * scale, height: view.height * scale }} className="relative overflow-hidden" inert={ghost}>
+    <div
+      style={{ width: view.width * scale, height: view.height * scale }}
+      className="relative overflow-hidden"
+      inert={ghost}
+    >
       <div style={style} className="relative overflow-hidden text-left">
         <div key={top.key} style={boxOf(content)} className="flex flex-col" data-screen={top.node}>
           <div
@@ -127,7 +142,11 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
               settling.current = setTimeout(settle, 160);
             }}
           >
-            {homeless.length > 0 && <div className="absolute top-3 right-3 z-10 flex gap-2">{homeless.map((action) => button(action, "line"))}</div>}
+            {homeless.length > 0 && (
+              <div className="absolute top-3 right-3 z-10 flex gap-2">
+                {homeless.map((action) => button(action, "line"))}
+              </div>
+            )}
             <Body
               node={node}
               params={top.params}
@@ -136,15 +155,27 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
               onPick={(row) => act({ do: "pick", row })}
               onType={(field, text) => act({ do: "type", field, text })}
             />
-            {inBody.length > 0 && <div className="flex flex-col gap-3 p-4">{inBody.map((action) => button(action, "line"))}</div>}
+            {inBody.length > 0 && (
+              <div className="flex flex-col gap-3 p-4">{inBody.map((action) => button(action, "line"))}</div>
+            )}
           </div>
-          {footer.length > 0 && <div className="relative flex flex-col gap-2 p-3">{footer.map((action) => button(action, "strong"))}</div>}
+          {footer.length > 0 && (
+            <div className="relative flex flex-col gap-2 p-3">{footer.map((action) => button(action, "strong"))}</div>
+          )}
         </div>
         {regions.slice(1).map((region) => {
           const key = `${region.role} ${region.node}`;
           if (region.role === "header")
             return (
-              <div key={key} style={{ ...boxOf(region), background: "var(--surface)", borderBottom: hairline, paddingTop: region.y <= 0 ? view.insets.top : 0 }}>
+              <div
+                key={key}
+                style={{
+                  ...boxOf(region),
+                  background: "var(--surface)",
+                  borderBottom: hairline,
+                  paddingTop: region.y <= 0 ? view.insets.top : 0,
+                }}
+              >
                 <Strip
                   header={headers.find((header) => header.by === region.node)!}
                   start={region.node === own?.by ? seen("start") : []}
@@ -155,11 +186,23 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
               </div>
             );
           const bar = surface.layers.find((layer) => layer.bar?.hub === region.node)?.bar;
-          const border = region.role === "bar" ? { borderTop: hairline } : region.role === "top" ? { borderBottom: hairline } : { borderInlineEnd: hairline };
+          const border =
+            region.role === "bar"
+              ? { borderTop: hairline }
+              : region.role === "top"
+                ? { borderBottom: hairline }
+                : { borderInlineEnd: hairline };
           return (
             bar && (
               <div key={key} style={{ ...boxOf(region), ...border }}>
-                <FaceBar frame={frame} state={state} view={view} bar={bar} onTab={(to) => act({ do: "tab", to })} onExtra={(action) => act({ do: "tap", action, in: bar.hub })} />
+                <FaceBar
+                  frame={frame}
+                  state={state}
+                  view={view}
+                  bar={bar}
+                  onTab={(to) => act({ do: "tab", to })}
+                  onExtra={(action) => act({ do: "tap", action, in: bar.hub })}
+                />
               </div>
             )
           );
@@ -179,19 +222,36 @@ interface StripProps {
 
 function Strip({ header, start, end, onBack, onTap }: StripProps) {
   const action = (each: Action) => (
-    <button key={each.id} type="button" data-action={each.id} aria-label={each.label} onClick={() => onTap(each)} className="flex h-11 min-w-11 items-center justify-center px-1 text-[15px] font-semibold" style={{ color: "var(--accent)" }}>
+    <button
+      key={each.id}
+      type="button"
+      data-action={each.id}
+      aria-label={each.label}
+      onClick={() => onTap(each)}
+      className="flex h-11 min-w-11 items-center justify-center px-1 text-[15px] font-semibold"
+      style={{ color: "var(--accent)" }}
+    >
       {each.icon ? <Icon name={each.icon} size={23} /> : each.label}
     </button>
   );
   return (
     <div className="flex h-full items-center gap-1 px-2">
       {header.back && (
-        <button type="button" aria-label="Header Back" data-back onClick={onBack} className="grid size-11 place-items-center" style={{ color: "var(--accent)" }}>
+        <button
+          type="button"
+          aria-label="Header Back"
+          data-back
+          onClick={onBack}
+          className="grid size-11 place-items-center"
+          style={{ color: "var(--accent)" }}
+        >
           <Icon name="arrow-left" size={23} />
         </button>
       )}
       {start.map(action)}
-      <span className={`min-w-0 grow truncate text-[18px] font-bold ${header.back || start.length ? "" : "pl-2"}`}>{header.title}</span>
+      <span className={`min-w-0 grow truncate text-[18px] font-bold ${header.back || start.length ? "" : "pl-2"}`}>
+        {header.title}
+      </span>
       {end.map(action)}
     </div>
   );

@@ -1,5 +1,13 @@
 import { memo } from "react";
-import { arrangeSurface, type Frame, type Region, type ScreenNode, type State, surfaceOf, type View } from "../../core/index.js";
+import {
+  arrangeSurface,
+  type Frame,
+  type Region,
+  type ScreenNode,
+  type State,
+  surfaceOf,
+  type View,
+} from "../../core/index.js";
 import { coloursOf } from "./colours.js";
 
 export interface PictureProps {
@@ -24,7 +32,16 @@ interface Box {
 
 const lines = (box: Box, colours: Palette, count: number, first = 0.5) =>
   Array.from({ length: count }, (_, i) => (
-    <rect key={i} x={box.x} y={box.y + i * 8} width={box.width * (i === count - 1 ? first : 0.95 - (i % 3) * 0.12)} height={2.5} rx={1} fill={colours.ink} opacity={0.28} />
+    <rect
+      key={i}
+      x={box.x}
+      y={box.y + i * 8}
+      width={box.width * (i === count - 1 ? first : 0.95 - (i % 3) * 0.12)}
+      height={2.5}
+      rx={1}
+      fill={colours.ink}
+      opacity={0.28}
+    />
   ));
 
 const drawn: Record<NonNullable<ScreenNode["body"]>["kind"], (box: Box, colours: Palette) => React.ReactNode> = {
@@ -34,35 +51,97 @@ const drawn: Record<NonNullable<ScreenNode["body"]>["kind"], (box: Box, colours:
     Array.from({ length: Math.floor(box.height / 14) }, (_, i) => (
       <g key={i}>
         <rect x={box.x} y={box.y + i * 14} width={9} height={9} rx={2} fill={colours.mark} />
-        <rect x={box.x + 13} y={box.y + i * 14 + 1} width={(box.width - 13) * (0.75 - (i % 3) * 0.13)} height={3} rx={1} fill={colours.ink} opacity={0.4} />
-        <rect x={box.x + 13} y={box.y + i * 14 + 6} width={(box.width - 13) * 0.4} height={2} rx={1} fill={colours.ink} opacity={0.2} />
+        <rect
+          x={box.x + 13}
+          y={box.y + i * 14 + 1}
+          width={(box.width - 13) * (0.75 - (i % 3) * 0.13)}
+          height={3}
+          rx={1}
+          fill={colours.ink}
+          opacity={0.4}
+        />
+        <rect
+          x={box.x + 13}
+          y={box.y + i * 14 + 6}
+          width={(box.width - 13) * 0.4}
+          height={2}
+          rx={1}
+          fill={colours.ink}
+          opacity={0.2}
+        />
       </g>
     )),
   grid: (box, colours) => {
     const side = (box.width - 5) / 2;
     return Array.from({ length: 2 * Math.floor((box.height + 5) / (side * 0.75 + 5)) }, (_, i) => (
-      <rect key={i} x={box.x + (i % 2) * (side + 5)} y={box.y + Math.floor(i / 2) * (side * 0.75 + 5)} width={side} height={side * 0.75} rx={2} fill={colours.mark} />
+      <rect
+        key={i}
+        x={box.x + (i % 2) * (side + 5)}
+        y={box.y + Math.floor(i / 2) * (side * 0.75 + 5)}
+        width={side}
+        height={side * 0.75}
+        rx={2}
+        fill={colours.mark}
+      />
     ));
   },
   form: (box, colours) =>
     Array.from({ length: Math.min(4, Math.floor(box.height / 19)) }, (_, i) => (
       <g key={i}>
-        <rect x={box.x} y={box.y + i * 19} width={box.width * 0.35} height={2.5} rx={1} fill={colours.ink} opacity={0.35} />
-        <rect x={box.x + 0.5} y={box.y + i * 19 + 5} width={box.width - 1} height={9} rx={2} fill="none" stroke={colours.ink} strokeOpacity={0.35} />
+        <rect
+          x={box.x}
+          y={box.y + i * 19}
+          width={box.width * 0.35}
+          height={2.5}
+          rx={1}
+          fill={colours.ink}
+          opacity={0.35}
+        />
+        <rect
+          x={box.x + 0.5}
+          y={box.y + i * 19 + 5}
+          width={box.width - 1}
+          height={9}
+          rx={2}
+          fill="none"
+          stroke={colours.ink}
+          strokeOpacity={0.35}
+        />
       </g>
     )),
   thread: (box, colours) => (
     <>
       {Array.from({ length: Math.max(0, Math.floor((box.height - 14) / 14)) }, (_, i) => (
-        <rect key={i} x={box.x + (i % 2) * box.width * 0.35} y={box.y + i * 14} width={box.width * 0.65} height={9} rx={3} fill={i % 2 ? colours.mark : colours.ink} opacity={i % 2 ? 1 : 0.12} />
+        <rect
+          key={i}
+          x={box.x + (i % 2) * box.width * 0.35}
+          y={box.y + i * 14}
+          width={box.width * 0.65}
+          height={9}
+          rx={3}
+          fill={i % 2 ? colours.mark : colours.ink}
+          opacity={i % 2 ? 1 : 0.12}
+        />
       ))}
-      <rect x={box.x + 0.5} y={box.y + box.height - 11} width={box.width - 1} height={10} rx={4} fill="none" stroke={colours.ink} strokeOpacity={0.35} />
+      <rect
+        x={box.x + 0.5}
+        y={box.y + box.height - 11}
+        width={box.width - 1}
+        height={10}
+        rx={4}
+        fill="none"
+        stroke={colours.ink}
+        strokeOpacity={0.35}
+      />
     </>
   ),
   media: (box) => (
     <>
       <circle cx={box.x + box.width * 0.7} cy={box.y + box.height * 0.3} r={box.width * 0.09} fill="#E8D9A8" />
-      <path d={`M${box.x} ${box.y + box.height}L${box.x + box.width * 0.35} ${box.y + box.height * 0.45}L${box.x + box.width * 0.6} ${box.y + box.height * 0.75}L${box.x + box.width * 0.75} ${box.y + box.height * 0.6}L${box.x + box.width} ${box.y + box.height}Z`} fill="#5C6B66" />
+      <path
+        d={`M${box.x} ${box.y + box.height}L${box.x + box.width * 0.35} ${box.y + box.height * 0.45}L${box.x + box.width * 0.6} ${box.y + box.height * 0.75}L${box.x + box.width * 0.75} ${box.y + box.height * 0.6}L${box.x + box.width} ${box.y + box.height}Z`}
+        fill="#5C6B66"
+      />
     </>
   ),
 };
@@ -73,34 +152,63 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
   const colours = coloursOf(frame, dark);
   const regions = arrangeSurface(frame, surface, view);
   const scale = width / view.width;
+  const fontSize = Math.min(11, Math.max(7.5, width / 11));
   // a tall view is cut short in the middle of its content: what lies at its foot moves up
   const over = Math.max(0, view.height * scale - height);
   const boxOf = (region: Region): Box => {
     const top = region.y * scale;
     const bottom = (region.y + region.height) * scale;
     const from = region.y > view.height / 2 ? top - over : top;
-    return { x: region.x * scale, y: from, width: region.width * scale, height: (region.y + region.height > view.height / 2 ? bottom - over : bottom) - from };
+    return {
+      x: region.x * scale,
+      y: from,
+      width: region.width * scale,
+      height: (region.y + region.height > view.height / 2 ? bottom - over : bottom) - from,
+    };
   };
+  // a strip too low for its title is drawn as high as that needs, at the cost of the content under it
+  const titled = (box: Box): Box => ({ ...box, height: Math.max(box.height, fontSize + 5) });
+  const strips = regions.filter((region) => region.role === "header").map(boxOf);
+  const pushed = strips.reduce((sum, strip) => sum + titled(strip).height - strip.height, 0);
   const node = frame.nodes[surface.top.node] as ScreenNode;
   const actions = node.actions ?? [];
   const headers = surface.layers.flatMap((layer) => [layer.strip, layer.header].filter((header) => header !== null));
-  const fontSize = Math.min(11, Math.max(7.5, width / 11));
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden className="block">
       <rect width={width} height={height} fill={colours.page} />
       {regions.map((region) => {
-        const box = boxOf(region);
+        const drawnBox = boxOf(region);
+        const box =
+          region.role === "header"
+            ? titled(drawnBox)
+            : region.role === "content"
+              ? { ...drawnBox, y: drawnBox.y + pushed, height: Math.max(0, drawnBox.height - pushed) }
+              : drawnBox;
         const key = `${region.role} ${region.node}`;
         if (region.role === "content") {
           const media = node.body?.kind === "media";
           const footer = actions.some((action) => action.place === "footer");
           const pad = Math.max(5, width * 0.07);
-          const inner = { x: box.x + pad, y: box.y + pad, width: Math.max(0, box.width - 2 * pad), height: Math.max(0, box.height - 2 * pad - (footer ? 14 : 0)) };
+          const inner = {
+            x: box.x + pad,
+            y: box.y + pad,
+            width: Math.max(0, box.width - 2 * pad),
+            height: Math.max(0, box.height - 2 * pad - (footer ? 14 : 0)),
+          };
           return (
             <g key={key}>
               {media && <rect {...box} fill="#27312E" />}
               {drawn[node.body?.kind ?? "blank"](media ? box : inner, colours)}
-              {footer && <rect x={inner.x} y={box.y + box.height - pad - 9} width={inner.width} height={10} rx={3} fill={colours.accent} />}
+              {footer && (
+                <rect
+                  x={inner.x}
+                  y={box.y + box.height - pad - 9}
+                  width={inner.width}
+                  height={10}
+                  rx={3}
+                  fill={colours.accent}
+                />
+              )}
             </g>
           );
         }
@@ -110,9 +218,29 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
           return (
             <g key={key}>
               <rect {...box} fill={colours.surface} />
-              <line x1={box.x} x2={box.x + box.width} y1={box.y + box.height} y2={box.y + box.height} stroke={colours.ink} strokeOpacity={0.18} />
-              {header?.back && <path d={`M${box.x + side + 4} ${box.y + box.height / 2 - 3}l-3 3l3 3`} fill="none" stroke={colours.accent} strokeWidth={1.3} />}
-              <text x={box.x + side + (header?.back ? 9 : 0)} y={box.y + box.height / 2 + fontSize * 0.36} fontSize={fontSize} fontWeight={650} fill={colours.ink}>
+              <line
+                x1={box.x}
+                x2={box.x + box.width}
+                y1={box.y + box.height}
+                y2={box.y + box.height}
+                stroke={colours.ink}
+                strokeOpacity={0.18}
+              />
+              {header?.back && (
+                <path
+                  d={`M${box.x + side + 4} ${box.y + box.height / 2 - 3}l-3 3l3 3`}
+                  fill="none"
+                  stroke={colours.accent}
+                  strokeWidth={1.3}
+                />
+              )}
+              <text
+                x={box.x + side + (header?.back ? 9 : 0)}
+                y={box.y + box.height / 2 + fontSize * 0.36}
+                fontSize={fontSize}
+                fontWeight={650}
+                fill={colours.ink}
+              >
                 {clipped(header?.title ?? "", (box.width - 2 * side - (header?.back ? 9 : 0)) / (fontSize * 0.56))}
               </text>
             </g>
@@ -124,12 +252,15 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
   );
 });
 
-const clipped = (text: string, most: number): string => (text.length <= most ? text : `${text.slice(0, Math.max(1, Math.floor(most) - 1))}…`);
+const clipped = (text: string, most: number): string =>
+  text.length <= most ? text : `${text.slice(0, Math.max(1, Math.floor(most) - 1))}…`;
 
 const tabsShown = (surface: ReturnType<typeof surfaceOf>, hub: string) => {
   const bar = surface.layers.find((layer) => layer.bar?.hub === hub)?.bar;
   const ids = bar ? [...bar.tabs, ...(bar.more.length ? ["more"] : [])] : [];
-  return ids.map((id) => id === bar?.active || (id === "more" && bar !== undefined && bar !== null && bar.more.includes(bar.active)));
+  return ids.map(
+    (id) => id === bar?.active || (id === "more" && bar !== undefined && bar !== null && bar.more.includes(bar.active)),
+  );
 };
 
 function Face({ role, box, tabs, colours }: { role: Region["role"]; box: Box; tabs: boolean[]; colours: Palette }) {
@@ -138,9 +269,23 @@ function Face({ role, box, tabs, colours }: { role: Region["role"]; box: Box; ta
     <g>
       <rect {...box} fill={colours.bar} />
       {upright ? (
-        <line x1={box.x + box.width} x2={box.x + box.width} y1={box.y} y2={box.y + box.height} stroke={colours.ink} strokeOpacity={0.18} />
+        <line
+          x1={box.x + box.width}
+          x2={box.x + box.width}
+          y1={box.y}
+          y2={box.y + box.height}
+          stroke={colours.ink}
+          strokeOpacity={0.18}
+        />
       ) : (
-        <line x1={box.x} x2={box.x + box.width} y1={role === "bar" ? box.y : box.y + box.height} y2={role === "bar" ? box.y : box.y + box.height} stroke={colours.ink} strokeOpacity={0.18} />
+        <line
+          x1={box.x}
+          x2={box.x + box.width}
+          y1={role === "bar" ? box.y : box.y + box.height}
+          y2={role === "bar" ? box.y : box.y + box.height}
+          stroke={colours.ink}
+          strokeOpacity={0.18}
+        />
       )}
       {tabs.map((active, i) => {
         const step = box.width / tabs.length;
@@ -150,12 +295,36 @@ function Face({ role, box, tabs, colours }: { role: Region["role"]; box: Box; ta
           <g key={i}>
             {active && <rect x={x - 1} y={y - 3} width={box.width - 4} height={9} rx={2} fill={colours.mark} />}
             <circle cx={x + 3} cy={y + 1.5} r={2} fill={active ? colours.barActive : colours.barInk} />
-            {role === "panel" && <rect x={x + 8} y={y} width={Math.max(0, box.width - 18)} height={2.5} fill={active ? colours.barActive : colours.barInk} opacity={0.6} />}
+            {role === "panel" && (
+              <rect
+                x={x + 8}
+                y={y}
+                width={Math.max(0, box.width - 18)}
+                height={2.5}
+                fill={active ? colours.barActive : colours.barInk}
+                opacity={0.6}
+              />
+            )}
           </g>
         ) : (
           <g key={i}>
-            {active && <rect x={x + step / 2 - 7} y={y + box.height / 2 - 4.5} width={14} height={9} rx={3} fill={colours.mark} />}
-            <circle cx={x + step / 2} cy={y + box.height / 2} r={active ? 2.6 : 2.2} fill={active ? colours.barActive : "none"} stroke={active ? "none" : colours.barInk} />
+            {active && (
+              <rect
+                x={x + step / 2 - 7}
+                y={y + box.height / 2 - 4.5}
+                width={14}
+                height={9}
+                rx={3}
+                fill={colours.mark}
+              />
+            )}
+            <circle
+              cx={x + step / 2}
+              cy={y + box.height / 2}
+              r={active ? 2.6 : 2.2}
+              fill={active ? colours.barActive : "none"}
+              stroke={active ? "none" : colours.barInk}
+            />
           </g>
         );
       })}

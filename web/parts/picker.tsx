@@ -19,11 +19,24 @@ export interface PickerProps {
   className?: string;
 }
 
-const fold = (text: string): string => text.normalize("NFKD").replaceAll(/\p{Mark}/gu, "").toLowerCase();
+const fold = (text: string): string =>
+  text
+    .normalize("NFKD")
+    .replaceAll(/\p{Mark}/gu, "")
+    .toLowerCase();
 const most = 8;
 
 /** A line that finds things by typing their names: arrows choose, Enter takes. */
-export function Picker({ label, placeholder, options, onPick, onNew, autoFocus, onLeave, className = "" }: PickerProps) {
+export function Picker({
+  label,
+  placeholder,
+  options,
+  onPick,
+  onNew,
+  autoFocus,
+  onLeave,
+  className = "",
+}: PickerProps) {
   const id = useId();
   const [text, setText] = useState("");
   const [at, setAt] = useState(0);
@@ -31,9 +44,15 @@ export function Picker({ label, placeholder, options, onPick, onNew, autoFocus, 
   const found = useMemo(() => {
     const wanted = fold(text.trim());
     const ranked = options
-      .map((option) => ({ option, rank: wanted === "" ? 0 : rankOf(fold(option.label), fold(option.says ?? ""), wanted) }))
+      .map((option) => ({
+        option,
+        rank: wanted === "" ? 0 : rankOf(fold(option.label), fold(option.says ?? ""), wanted),
+      }))
       .filter(({ rank }) => rank >= 0);
-    return ranked.sort((a, b) => a.rank - b.rank).slice(0, most).map(({ option }) => option);
+    return ranked
+      .sort((a, b) => a.rank - b.rank)
+      .slice(0, most)
+      .map(({ option }) => option);
   }, [options, text]);
   const makes = onNew && text.trim() !== "" && !found.some((option) => fold(option.label) === fold(text.trim()));
   const count = found.length + (makes ? 1 : 0);
@@ -85,7 +104,11 @@ export function Picker({ label, placeholder, options, onPick, onNew, autoFocus, 
         }}
       />
       {open && count > 0 && (
-        <ul id={id} role="listbox" className="absolute bottom-full left-0 z-40 mb-1 max-h-72 w-max max-w-90 min-w-full overflow-auto rounded-md border border-ink bg-plate-2 py-1 shadow-lift data-[below]:top-full data-[below]:bottom-auto">
+        <ul
+          id={id}
+          role="listbox"
+          className="absolute bottom-full left-0 z-40 mb-1 max-h-72 w-max max-w-90 min-w-full overflow-auto rounded-md border border-ink bg-plate-2 py-1 shadow-lift data-[below]:top-full data-[below]:bottom-auto"
+        >
           {found.map((option, i) => (
             <li
               key={option.value}
@@ -126,4 +149,14 @@ export function Picker({ label, placeholder, options, onPick, onNew, autoFocus, 
 
 /** How well an option answers a text: lower is better, below 0 not at all. */
 const rankOf = (label: string, says: string, wanted: string): number =>
-  label === wanted ? 0 : label.startsWith(wanted) ? 1 : label.includes(` ${wanted}`) ? 2 : label.includes(wanted) ? 3 : says.includes(wanted) ? 4 : -1;
+  label === wanted
+    ? 0
+    : label.startsWith(wanted)
+      ? 1
+      : label.includes(` ${wanted}`)
+        ? 2
+        : label.includes(wanted)
+          ? 3
+          : says.includes(wanted)
+            ? 4
+            : -1;

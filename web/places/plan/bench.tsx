@@ -1,5 +1,14 @@
 import { type ReactNode, useMemo } from "react";
-import { type Frame, type Id, looksOf, nameOf, type Node, parentsOf, placesOf, type View } from "../../../core/index.js";
+import {
+  type Frame,
+  type Id,
+  looksOf,
+  nameOf,
+  type Node,
+  parentsOf,
+  placesOf,
+  type View,
+} from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
@@ -35,12 +44,28 @@ export interface GroupProps<N extends Node = Node> {
 }
 
 /** One group of properties: its name, what is set, and in one line what that causes. */
-export function Group({ title, says, wide = false, children }: { title: string; says?: string; wide?: boolean; children: ReactNode }) {
+export function Group({
+  title,
+  says,
+  wide = false,
+  children,
+}: {
+  title: string;
+  says?: string;
+  wide?: boolean;
+  children: ReactNode;
+}) {
   return (
-    <section className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-3 py-2 last:border-r-0 ${wide ? "min-w-64 grow basis-72" : "min-w-46 grow basis-46"}`}>
+    <section
+      className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-3 py-2 last:border-r-0 ${wide ? "min-w-64 grow basis-72" : "min-w-44 grow basis-44"}`}
+    >
       <h3 className="flex items-baseline gap-2 font-bold">
         {title}
-        {says && <span className="truncate font-normal text-ink-2" title={says}>{says}</span>}
+        {says && (
+          <span className="truncate font-normal text-ink-2" title={says}>
+            {says}
+          </span>
+        )}
       </h3>
       {children}
     </section>
@@ -51,7 +76,7 @@ export function Group({ title, says, wide = false, children }: { title: string; 
 export function Line({ label, children }: { label: string; children: ReactNode }) {
   return (
     <label className="flex min-h-7 items-center gap-2">
-      <span className="w-17 shrink-0 text-ink-2">{label}</span>
+      <span className="w-15 shrink-0 whitespace-nowrap text-ink-2">{label}</span>
       {children}
     </label>
   );
@@ -78,7 +103,10 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
   const looks = useMemo(() => (runs && id !== undefined ? looksOf(frame, view, id) : []), [frame, view, id, runs]);
 
   const told = message && (
-    <div role={message.tone === "fault" ? "alert" : "status"} className={`flex items-center gap-3 border-t px-4 py-2 ${message.tone === "fault" ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}>
+    <div
+      role={message.tone === "fault" ? "alert" : "status"}
+      className={`flex items-center gap-3 border-t px-4 py-2 ${message.tone === "fault" ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}
+    >
       <span className="grow">{message.text}</span>
       <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
     </div>
@@ -99,7 +127,10 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
     );
 
   const set = (key: string, value: unknown, label: string) =>
-    void opened.edit({ kind: "set", node: id, key, ...(value !== undefined && value !== "" && { value }) }, `${nameOf(frame, id)}: ${label}`);
+    void opened.edit(
+      { kind: "set", node: id, key, ...(value !== undefined && value !== "" && { value }) },
+      `${nameOf(frame, id)}: ${label}`,
+    );
   const shared = { frame, view, id, set };
   const places = placesOf(frame, id);
   const inHub = parentsOf(frame, id).some((parent) => frame.nodes[parent]?.kind === "hub");
@@ -107,7 +138,7 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
   const ladders = [...new Set(looks.flatMap(({ taken }) => (taken ? [taken.snapshot.back.join()] : [])))];
 
   return (
-    <section aria-label="Bench" className="flex h-[214px] shrink-0 flex-col border-t border-ink bg-plate-1">
+    <section aria-label="Bench" className="flex h-[226px] shrink-0 flex-col border-t border-ink bg-plate-1">
       {told}
       <header className="flex h-11 shrink-0 items-center gap-2.5 overflow-hidden border-b border-ink px-3">
         <KindSign kind={node.kind} />
@@ -118,22 +149,46 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
             title="Id, as the code has it"
             className="mono border-transparent! bg-transparent! text-[12px] text-ink-2 hover:border-field!"
             value={id}
-            onDone={(to) => make({ edit: { kind: "rename", id, to: to.trim() }, label: `Give ${nameOf(frame, id)} the id ${to.trim()}`, choose: { id: to.trim(), parent: chosen.parent } })}
+            onDone={(to) =>
+              make({
+                edit: { kind: "rename", id, to: to.trim() },
+                label: `Give ${nameOf(frame, id)} the id ${to.trim()}`,
+                choose: { id: to.trim(), parent: chosen.parent },
+              })
+            }
           />
         </div>
-        <p className="min-w-0 truncate rounded-sm bg-petrol-soft px-2 py-0.5">{liesSays(frame, id, places, ladders.length)}</p>
+        <p className="min-w-0 truncate rounded-sm bg-petrol-soft px-2 py-0.5">
+          {liesSays(frame, id, places, ladders.length)}
+        </p>
         <span className="grow" />
-        <Button onClick={() => opened.putDevice(id)} disabled={!runs || places.length === 0} title="Brings the device here as a person would come (P)">
+        <Button
+          onClick={() => opened.putDevice(id)}
+          disabled={!runs || places.length === 0}
+          title="Brings the device here as a person would come (P)"
+        >
           Put the device here
         </Button>
-        <Button disabled={id === frame.root} onClick={() => make(copyOf(frame, chosen))} icon="copy" aria-label="Duplicate" title="Duplicate (Ctrl D)" />
+        <Button
+          disabled={id === frame.root}
+          onClick={() => make(copyOf(frame, chosen))}
+          icon="copy"
+          aria-label="Duplicate"
+          title="Duplicate (Ctrl D)"
+        />
         <Button
           disabled={id === frame.root}
           onClick={() => make(takeOut(frame, chosen))}
           icon="trash"
           tone="fault"
           aria-label="Delete"
-          title={places.length > 1 ? "Takes it out of this place; it stays in the others" : under > 1 ? `Deletes it and the ${under - 1} inside it (Delete)` : "Deletes it (Delete)"}
+          title={
+            places.length > 1
+              ? "Takes it out of this place; it stays in the others"
+              : under > 1
+                ? `Deletes it and the ${under - 1} inside it (Delete)`
+                : "Deletes it (Delete)"
+          }
         />
       </header>
       <div key={id} className="flex min-h-0 grow overflow-x-auto">
@@ -143,7 +198,15 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
             <BodyGroup {...shared} node={node} />
             <BarsGroup {...shared} node={node} looks={looks} />
             <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
-            <WaysOutGroup {...shared} node={node} chosen={chosen} lit={lit} onLit={onLit} make={make} onChoose={onChoose} />
+            <WaysOutGroup
+              {...shared}
+              node={node}
+              chosen={chosen}
+              lit={lit}
+              onLit={onLit}
+              make={make}
+              onChoose={onChoose}
+            />
           </>
         )}
         {node.kind === "hub" && (
@@ -153,7 +216,9 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
           </>
         )}
         {node.kind === "stack" && <StackGroup {...shared} node={node} onChoose={onChoose} />}
-        {node.kind !== "screen" && looks.length > 0 && <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />}
+        {node.kind !== "screen" && looks.length > 0 && (
+          <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
+        )}
       </div>
     </section>
   );
@@ -163,6 +228,11 @@ const liesSays = (frame: Frame, id: Id, places: readonly Id[], ladders: number):
   if (id === frame.root) return "The root: everything else stands in it";
   if (places.length === 0) return "Loose: it stands in no container, so nothing can open it";
   const where = places.map((place) => nameOf(frame, place)).join(", ");
-  const back = ladders > 1 ? "Back depends on the way in" : ladders === 1 ? "Back is the same by every way in" : "no way leads in but its container";
+  const back =
+    ladders > 1
+      ? "Back depends on the way in"
+      : ladders === 1
+        ? "Back is the same by every way in"
+        : "no way leads in but its container";
   return places.length > 1 ? `Shared by ${where}; ${back}` : `Lies in ${where}; ${back}`;
 };

@@ -30,19 +30,23 @@ export interface DropPlace {
   area: Rect;
 }
 
-const within = (rect: Rect, { x, y }: Point): boolean => x >= rect.x && x < rect.x + rect.width && y >= rect.y && y < rect.y + rect.height;
+const within = (rect: Rect, { x, y }: Point): boolean =>
+  x >= rect.x && x < rect.x + rect.width && y >= rect.y && y < rect.y + rect.height;
 
 /** The place under a point: the innermost plate there that is not part of what is dragged; outside all plates the tray. */
 export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Point): DropPlace => {
   const own = new Set(subtreeOf(frame, dragged));
   let area: (Rect & { id: Id; kind?: string }) | null = null;
   for (const plate of layout.plates)
-    if (!own.has(plate.id) && within(plate, point) && (!area || plate.width * plate.height <= area.width * area.height)) area = plate;
+    if (!own.has(plate.id) && within(plate, point) && (!area || plate.width * plate.height <= area.width * area.height))
+      area = plate;
   for (const tooth of layout.teeth)
-    if (!own.has(tooth.id) && frame.nodes[tooth.id]!.kind === "stack" && within(tooth, point)) area = { ...tooth, kind: "stack" };
+    if (!own.has(tooth.id) && frame.nodes[tooth.id]!.kind === "stack" && within(tooth, point))
+      area = { ...tooth, kind: "stack" };
   const cover = layout.covers.find((strip) => within(strip, point));
   if (cover) area = { ...cover, id: cover.stack };
-  if (!area) return { to: null, after: null, area: layout.tray ?? { x: 0, y: layout.height, width: layout.width, height: 40 } };
+  if (!area)
+    return { to: null, after: null, area: layout.tray ?? { x: 0, y: layout.height, width: layout.width, height: 40 } };
   const to = area.id;
   const sideways = frame.nodes[to]!.kind === "hub";
   const items: (Rect & { id: Id })[] = sideways
@@ -50,7 +54,8 @@ export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Po
     : [...layout.cards, ...layout.plates].filter((item) => item.parent === to);
   let after: Id | null = null;
   for (const item of items)
-    if (item.id !== dragged && (sideways ? item.x + item.width / 2 < point.x : item.y + item.height / 2 < point.y)) after = item.id;
+    if (item.id !== dragged && (sideways ? item.x + item.width / 2 < point.x : item.y + item.height / 2 < point.y))
+      after = item.id;
   return { to, after, area };
 };
 

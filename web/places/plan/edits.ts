@@ -48,7 +48,11 @@ const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: str
     [stack]: { kind: "stack", title, tab: { label: title, icon: "circle-dashed" }, children: [screen] },
     [screen]: { kind: "screen", title },
   };
-  return { edit: { kind: "add", nodes, top: stack, parent, after }, label: `Add the tab ${title}`, choose: { id: stack, parent } };
+  return {
+    edit: { kind: "add", nodes, top: stack, parent, after },
+    label: `Add the tab ${title}`,
+    choose: { id: stack, parent },
+  };
 };
 
 /** A new screen behind what is chosen, in the same container; in a hub a new tab. */
@@ -90,10 +94,19 @@ export const takeOut = (frame: Frame, { id, parent }: Chosen): Planned => {
   const siblings = parent === null ? [] : drawnChildren(frame, parent);
   const i = siblings.indexOf(id);
   const next = siblings[i + 1] ?? siblings[i - 1];
-  const choose: Chosen | null = next && parent !== null ? { id: next, parent } : parent !== null ? { id: parent, parent: placesOf(frame, parent)[0] ?? null } : null;
+  const choose: Chosen | null =
+    next && parent !== null
+      ? { id: next, parent }
+      : parent !== null
+        ? { id: parent, parent: placesOf(frame, parent)[0] ?? null }
+        : null;
   const name = nameOf(frame, id);
   if (placesOf(frame, id).length > 1)
-    return { edit: { kind: "move", id, from: parent, to: null, after: null }, label: `Take ${name} out of ${nameOf(frame, parent!)}`, choose };
+    return {
+      edit: { kind: "move", id, from: parent, to: null, after: null },
+      label: `Take ${name} out of ${nameOf(frame, parent!)}`,
+      choose,
+    };
   return { edit: { kind: "remove", id }, label: `Delete ${name}`, choose };
 };
 
@@ -111,7 +124,16 @@ export const moveInto = (frame: Frame, { id, parent }: Chosen, to: Id | null, af
   const edit: Edit = tab
     ? { kind: "batch", edits: [move, { kind: "set", node: id, key: "tab", value: { label, icon: "circle-dashed" } }] }
     : move;
-  return { edit, label: to === parent ? `Reorder ${label}` : to === null ? `Make ${label} loose` : `Move ${label} into ${nameOf(frame, to)}`, choose: { id, parent: to } };
+  return {
+    edit,
+    label:
+      to === parent
+        ? `Reorder ${label}`
+        : to === null
+          ? `Make ${label} loose`
+          : `Move ${label} into ${nameOf(frame, to)}`,
+    choose: { id, parent: to },
+  };
 };
 
 export type Direction = "up" | "down" | "left" | "right";
@@ -128,7 +150,9 @@ export const moveToward = (frame: Frame, chosen: Chosen, direction: Direction): 
     const above = placesOf(frame, parent)[0];
     return above === undefined ? null : moveInto(frame, chosen, above, parent);
   }
-  const beside = [siblings[i - 1], siblings[i + 1]].find((other) => other !== undefined && frame.nodes[other]!.kind !== "screen");
+  const beside = [siblings[i - 1], siblings[i + 1]].find(
+    (other) => other !== undefined && frame.nodes[other]!.kind !== "screen",
+  );
   return beside === undefined ? null : moveInto(frame, chosen, beside, childrenOf(frame.nodes[beside]!).at(-1) ?? null);
 };
 
@@ -152,7 +176,11 @@ export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
   const taken = new Set((node.actions ?? []).map((action) => action.id));
   const id = freeIdIn({ ...frame, nodes: {} }, label, taken);
   const actions = [...(node.actions ?? []), { id, label, place: "body" as const, do: { kind: "open" as const, to } }];
-  return { edit: { kind: "set", node: from, key: "actions", value: actions }, label: `${nameOf(frame, from)} leads to ${label}`, choose: null };
+  return {
+    edit: { kind: "set", node: from, key: "actions", value: actions },
+    label: `${nameOf(frame, from)} leads to ${label}`,
+    choose: null,
+  };
 };
 
 /** A new way out to a screen that is not there yet, which is made beside this one. */
@@ -161,7 +189,11 @@ export const addWayToNew = (frame: Frame, chosen: Chosen, title: string): Planne
   const to = made.choose!.id;
   const after: Frame = { ...frame, nodes: { ...frame.nodes, [to]: { kind: "screen", title } } };
   const way = addWay(after, chosen.id, to);
-  return { edit: { kind: "batch", edits: [made.edit, way.edit] }, label: `Add ${title}, and a way to it`, choose: null };
+  return {
+    edit: { kind: "batch", edits: [made.edit, way.edit] },
+    label: `Add ${title}, and a way to it`,
+    choose: null,
+  };
 };
 
 /** How many nodes a deletion takes with it. */

@@ -11,7 +11,8 @@ export interface Peg {
 }
 
 export const outMark = (i: number): string => String(i + 1);
-export const inMark = (i: number): string => (i < 26 ? String.fromCharCode(97 + i) : `${String.fromCharCode(97 + (i % 26))}${Math.floor(i / 26)}`);
+export const inMark = (i: number): string =>
+  i < 26 ? String.fromCharCode(97 + i) : `${String.fromCharCode(97 + (i % 26))}${Math.floor(i / 26)}`;
 
 const size = 22;
 const most = 12;
@@ -48,9 +49,16 @@ export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] 
     const n = used.get(key) ?? 0;
     used.set(key, n + 1);
     const row = Math.min(size - 2, spot.height / 2);
-    pegs.push({ mark, filled: false, x: side === "right" ? spot.x + spot.width : spot.x, y: spot.y + row / 2 + 8 + n * size, way });
+    pegs.push({
+      mark,
+      filled: false,
+      x: side === "right" ? spot.x + spot.width : spot.x,
+      y: spot.y + row / 2 + 8 + n * size,
+      way,
+    });
   };
-  const spaced = (i: number, count: number): number => own.y + Math.min(own.height / 2, 16) + i * Math.min(size, Math.max(12, (own.height - 20) / Math.max(1, count - 1)));
+  const spaced = (i: number, count: number): number =>
+    own.y + Math.min(own.height / 2, 16) + i * Math.min(size, Math.max(12, (own.height - 20) / Math.max(1, count - 1)));
   const outs = waysOut(chosen.id, node).slice(0, most);
   outs.forEach((way, i) => {
     pegs.push({ mark: outMark(i), filled: true, x: own.x + own.width, y: spaced(i, outs.length), way });

@@ -1,5 +1,16 @@
 import { type KeyboardEvent, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
-import { type Card, exploredOf, fitPlan, focusPath, isAttached, launch, nameOf, placesOf, type State, step } from "../../../core/index.js";
+import {
+  type Card,
+  exploredOf,
+  fitPlan,
+  focusPath,
+  isAttached,
+  launch,
+  nameOf,
+  placesOf,
+  type State,
+  step,
+} from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import { type Chosen, useChosen } from "../../app/place.js";
 import { useDark } from "../../app/theme.js";
@@ -7,7 +18,17 @@ import { useSize } from "../../parts/use-size.js";
 import { Bench } from "./bench.js";
 import { DragChip } from "./drag-chip.js";
 import { sayDrop } from "./drop.js";
-import { addAfter, addInside, copyOf, type Direction, moveToward, type Planned, retitle, takeOut, walk } from "./edits.js";
+import {
+  addAfter,
+  addInside,
+  copyOf,
+  type Direction,
+  moveToward,
+  type Planned,
+  retitle,
+  takeOut,
+  walk,
+} from "./edits.js";
 import { pegsOf } from "./pegs.js";
 import { PegMarks } from "./peg-marks.js";
 import { PlateBox } from "./plate-box.js";
@@ -65,7 +86,9 @@ export function Plan() {
       const key = card.id;
       let found = known.get(key);
       if (found === undefined) {
-        found = explored?.get(card.id)?.state ?? (isAttached(frame, card.id) ? step(frame, view, first, { do: "open", to: card.id }).state : null);
+        found =
+          explored?.get(card.id)?.state ??
+          (isAttached(frame, card.id) ? step(frame, view, first, { do: "open", to: card.id }).state : null);
         known.set(key, found);
       }
       return found;
@@ -75,7 +98,9 @@ export function Plan() {
   const path = runs && !state.outside ? focusPath(state.root) : [];
   const here = path.at(-1)?.node;
   const hereIn = path.at(-2)?.node;
-  const litTabs = new Set(path.flatMap((entry) => (entry.inside?.kind === "hub" ? [`${entry.node} ${entry.inside.active}`] : [])));
+  const litTabs = new Set(
+    path.flatMap((entry) => (entry.inside?.kind === "hub" ? [`${entry.node} ${entry.inside.active}`] : [])),
+  );
 
   const make = (planned: Planned | null): boolean => {
     if (!planned) return false;
@@ -85,12 +110,20 @@ export function Plan() {
     takesFocus.current = true;
     return true;
   };
-  const { drag, begin } = useDrag({ frame, layout, view, plan: () => plan.current, onDrop: (look) => make(look.planned) });
+  const { drag, begin } = useDrag({
+    frame,
+    layout,
+    view,
+    plan: () => plan.current,
+    onDrop: (look) => make(look.planned),
+  });
 
   // what is chosen by keys or made by an edit comes into sight and takes the focus
   useLayoutEffect(() => {
     if (!chosen || !plan.current) return;
-    const element = plan.current.querySelector<HTMLElement>(`[data-node="${chosen.id}"][data-parent="${chosen.parent ?? ""}"]`);
+    const element = plan.current.querySelector<HTMLElement>(
+      `[data-node="${chosen.id}"][data-parent="${chosen.parent ?? ""}"]`,
+    );
     if (takesFocus.current && !renaming) element?.focus({ preventScroll: true });
     takesFocus.current = false;
     element?.scrollIntoView({ block: "nearest", inline: "nearest" });
@@ -132,11 +165,18 @@ export function Plan() {
   };
 
   const deferred = useDeferredValue(frame);
-  const pegs = useMemo(() => (layout && chosen && !drag ? pegsOf(frame, layout, chosen) : []), [frame, layout, chosen, drag]);
+  const pegs = useMemo(
+    () => (layout && chosen && !drag ? pegsOf(frame, layout, chosen) : []),
+    [frame, layout, chosen, drag],
+  );
   const isChosen = (id: string, parent: string | null) => chosen?.id === id && chosen.parent === parent;
   const isEntry = (id: string, parent: string | null) => (chosen ? isChosen(id, parent) : id === frame.root);
   const inSight = ({ x, y, width, height }: { x: number; y: number; width: number; height: number }): boolean =>
-    !size || (x < scroll.x + size.width + 300 && x + width > scroll.x - 300 && y < scroll.y + size.height + 300 && y + height > scroll.y - 300);
+    !size ||
+    (x < scroll.x + size.width + 300 &&
+      x + width > scroll.x - 300 &&
+      y < scroll.y + size.height + 300 &&
+      y + height > scroll.y - 300);
   const naming = (id: string, parent: string | null) => ({
     renaming: renaming && isChosen(id, parent),
     onRename: rename,
@@ -153,7 +193,8 @@ export function Plan() {
         className="relative min-h-0 grow overflow-auto"
         onScroll={(event) => {
           const { scrollLeft, scrollTop } = event.currentTarget;
-          if (Math.abs(scrollLeft - scroll.x) > 150 || Math.abs(scrollTop - scroll.y) > 150) setScroll({ x: scrollLeft, y: scrollTop });
+          if (Math.abs(scrollLeft - scroll.x) > 150 || Math.abs(scrollTop - scroll.y) > 150)
+            setScroll({ x: scrollLeft, y: scrollTop });
         }}
         onPointerDown={(event) => {
           const element = (event.target as HTMLElement).closest<HTMLElement>("[data-node]");
@@ -169,38 +210,67 @@ export function Plan() {
         onDoubleClick={() => chosen && setRenaming(true)}
       >
         {layout && (
-          <div ref={plan} role="tree" aria-label={`Plan of ${frame.name}`} className="absolute select-none" style={{ left: margin, top: margin, width: layout.width, height: layout.height + margin }}>
+          <div
+            ref={plan}
+            role="tree"
+            aria-label={`Plan of ${frame.name}`}
+            className="absolute select-none"
+            style={{ left: margin, top: margin, width: layout.width, height: layout.height + margin }}
+          >
             {layout.tray && (
-              <div className="absolute rounded-md border border-dashed border-field" style={{ left: layout.tray.x, top: layout.tray.y, width: layout.tray.width, height: layout.tray.height }}>
+              <div
+                className="absolute rounded-md border border-dashed border-field"
+                style={{
+                  left: layout.tray.x,
+                  top: layout.tray.y,
+                  width: layout.tray.width,
+                  height: layout.tray.height,
+                }}
+              >
                 <p className="flex h-[30px] items-center gap-2 px-2.5 text-[12.5px] text-ink-2">
-                  <b className="text-[14px] text-ink">Loose</b> in no container, so nothing opens them: drag them onto a plate
+                  <b className="text-[14px] text-ink">Loose</b> in no container, so nothing opens them: drag them onto a
+                  plate
                 </p>
               </div>
             )}
             {layout.plates.filter(inSight).map((plate) => (
-              <PlateBox key={`${plate.parent} ${plate.id}`} frame={frame} plate={plate} view={view} chosen={isChosen(plate.id, plate.parent)} entry={isEntry(plate.id, plate.parent)} {...naming(plate.id, plate.parent)} />
+              <PlateBox
+                key={`${plate.parent} ${plate.id}`}
+                frame={frame}
+                plate={plate}
+                view={view}
+                chosen={isChosen(plate.id, plate.parent)}
+                entry={isEntry(plate.id, plate.parent)}
+                {...naming(plate.id, plate.parent)}
+              />
             ))}
             {layout.covers.filter(inSight).map((strip) => (
-              <div key={strip.stack} className="absolute rounded-md border border-saffron bg-saffron-soft shadow-[3px_3px_0_color-mix(in_srgb,var(--saffron)_45%,transparent)]" style={{ left: strip.x, top: strip.y, width: strip.width, height: strip.height }}>
+              <div
+                key={strip.stack}
+                className="absolute rounded-md border border-saffron bg-saffron-soft shadow-[3px_3px_0_color-mix(in_srgb,var(--saffron)_45%,transparent)]"
+                style={{ left: strip.x, top: strip.y, width: strip.width, height: strip.height }}
+              >
                 <p className="truncate px-2 pt-0.5 text-[11.5px] text-ink">covers everything</p>
               </div>
             ))}
-            {layout.teeth.filter((tooth) => inSight(tooth)).map((tooth) => {
-              const hub = layout.plates.find((plate) => plate.id === tooth.hub)!;
-              return (
-                <ToothBox
-                  key={`${tooth.hub} ${tooth.id}`}
-                  frame={frame}
-                  tooth={tooth}
-                  foot={hub.y + hub.height - 4}
-                  first={tooth.x <= hub.x + 12}
-                  chosen={isChosen(tooth.id, tooth.hub)}
-                  entry={isEntry(tooth.id, tooth.hub)}
-                  lit={litTabs.has(`${tooth.hub} ${tooth.id}`)}
-                  {...naming(tooth.id, tooth.hub)}
-                />
-              );
-            })}
+            {layout.teeth
+              .filter((tooth) => inSight(tooth))
+              .map((tooth) => {
+                const hub = layout.plates.find((plate) => plate.id === tooth.hub)!;
+                return (
+                  <ToothBox
+                    key={`${tooth.hub} ${tooth.id}`}
+                    frame={frame}
+                    tooth={tooth}
+                    foot={hub.y + hub.height - 4}
+                    first={tooth.x <= hub.x + 12}
+                    chosen={isChosen(tooth.id, tooth.hub)}
+                    entry={isEntry(tooth.id, tooth.hub)}
+                    lit={litTabs.has(`${tooth.hub} ${tooth.id}`)}
+                    {...naming(tooth.id, tooth.hub)}
+                  />
+                );
+              })}
             <Stairs cards={layout.cards} />
             {layout.cards.filter(inSight).map((card) => (
               <ScreenCard
@@ -222,15 +292,34 @@ export function Plan() {
               <>
                 <div
                   className={`pointer-events-none absolute z-20 rounded-md border-2 ${drag.look.consequences.faults.length ? "border-clay bg-clay/10" : "border-petrol bg-petrol/10"}`}
-                  style={{ left: drag.place.area.x, top: drag.place.area.y, width: drag.place.area.width, height: drag.place.area.height }}
+                  style={{
+                    left: drag.place.area.x,
+                    top: drag.place.area.y,
+                    width: drag.place.area.width,
+                    height: drag.place.area.height,
+                  }}
                 />
-                <DragChip x={drag.x} y={drag.y} title={nameOf(frame, drag.chosen.id)} says={sayDrop(frame, drag.place, drag.look)} refused={drag.look.consequences.faults.length > 0} />
+                <DragChip
+                  x={drag.x}
+                  y={drag.y}
+                  title={nameOf(frame, drag.chosen.id)}
+                  says={sayDrop(frame, drag.place, drag.look)}
+                  refused={drag.look.consequences.faults.length > 0}
+                />
               </>
             )}
           </div>
         )}
       </div>
-      <Bench frame={deferred} view={view} chosen={chosen && Object.hasOwn(deferred.nodes, chosen.id) ? chosen : null} lit={lit} onLit={setLit} make={make} onChoose={(next) => choose(next, false)} />
+      <Bench
+        frame={deferred}
+        view={view}
+        chosen={chosen && Object.hasOwn(deferred.nodes, chosen.id) ? chosen : null}
+        lit={lit}
+        onLit={setLit}
+        make={make}
+        onChoose={(next) => choose(next, false)}
+      />
     </main>
   );
 }

@@ -18,7 +18,16 @@ export interface PlateBoxProps {
 const grounds = ["bg-plate-0", "bg-plate-1", "bg-plate-2"];
 
 /** A container: what lies in it, it contains; what lies on it, covers it. */
-export const PlateBox = memo(function PlateBox({ frame, plate, view, chosen, entry, renaming, onRename, onRenamed }: PlateBoxProps) {
+export const PlateBox = memo(function PlateBox({
+  frame,
+  plate,
+  view,
+  chosen,
+  entry,
+  renaming,
+  onRename,
+  onRenamed,
+}: PlateBoxProps) {
   const { id, parent, kind, x, y, width, height, depth, column } = plate;
   if (column && kind === "stack") return null;
   const name = nameOf(frame, id);
@@ -34,10 +43,20 @@ export const PlateBox = memo(function PlateBox({ frame, plate, view, chosen, ent
       className={`absolute rounded-md border-[1.5px] ${edge} ${grounds[depth % 3]} ${kind === "hub" ? "shadow-[0_2px_0_var(--rule)]" : ""}`}
       style={{ left: x, top: y, width, height }}
     >
-      <div className={`flex h-[29px] items-center gap-2 overflow-hidden px-2.5 whitespace-nowrap ${kind === "hub" ? "border-b border-ink" : ""}`}>
+      <div
+        className={`flex h-[29px] items-center gap-2 overflow-hidden px-2.5 whitespace-nowrap ${kind === "hub" ? "border-b border-ink" : ""}`}
+      >
         <KindSign kind={kind} />
         {renaming ? (
-          <TextLine autoFocus aria-label="Title" value={frame.nodes[id]!.title ?? id} onFocus={(event) => event.target.select()} onDone={onRename} onBlurCapture={onRenamed} className="max-w-48 font-semibold" />
+          <TextLine
+            autoFocus
+            aria-label="Title"
+            value={frame.nodes[id]!.title ?? id}
+            onFocus={(event) => event.target.select()}
+            onDone={onRename}
+            onBlurCapture={onRenamed}
+            className="max-w-48 font-semibold"
+          />
         ) : (
           <span className="text-[14px] font-bold">{name}</span>
         )}

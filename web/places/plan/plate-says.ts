@@ -1,4 +1,14 @@
-import { bandsOf, faceOf, type Frame, type HubNode, type Id, nameOf, startOf, type StackNode, type View } from "../../../core/index.js";
+import {
+  bandsOf,
+  faceOf,
+  type Frame,
+  type HubNode,
+  type Id,
+  nameOf,
+  startOf,
+  type StackNode,
+  type View,
+} from "../../../core/index.js";
 
 const faceWord = { bar: "bar", top: "top bar", rail: "rail", panel: "panel", drawer: "drawer" } as const;
 const keepWord = { live: "keeps everything", place: "keeps the place", fresh: "keeps nothing" } as const;
@@ -13,6 +23,10 @@ export const plateSays = (frame: Frame, id: Id, view: View): string => {
     const face = faceOf(frame, hub, { ...view, width: band.from, height: 10_000 });
     return `${face ? faceWord[face] : "nothing"} ${band.id}`;
   });
-  const back = { start: `Back goes to ${nameOf(frame, startOf(hub) ?? id)} first`, visited: "Back goes through the tabs", leave: "Back leaves at once" }[hub.back ?? "start"];
+  const back = {
+    start: `Back goes to ${nameOf(frame, startOf(hub) ?? id)} first`,
+    visited: "Back goes through the tabs",
+    leave: "Back leaves at once",
+  }[hub.back ?? "start"];
   return `hub · ${faces.join(", ")} · ${keepWord[hub.keep ?? "live"]} · ${back}`;
 };

@@ -21,7 +21,20 @@ export interface ScreenCardProps {
 }
 
 /** A screen on the plan: its picture as it is arranged, or its title where there is no room. */
-export const ScreenCard = memo(function ScreenCard({ frame, card, state, view, dark, chosen, entry, here, dragged, renaming, onRename, onRenamed }: ScreenCardProps) {
+export const ScreenCard = memo(function ScreenCard({
+  frame,
+  card,
+  state,
+  view,
+  dark,
+  chosen,
+  entry,
+  here,
+  dragged,
+  renaming,
+  onRename,
+  onRenamed,
+}: ScreenCardProps) {
   const { id, parent, x, y, width, height, covers } = card;
   const title = nameOf(frame, id);
   const edge = chosen ? "border-petrol outline-2 outline-petrol" : covers ? "border-saffron" : "border-ink";
@@ -45,11 +58,23 @@ export const ScreenCard = memo(function ScreenCard({ frame, card, state, view, d
       </div>
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
-          <TextLine autoFocus aria-label="Title" value={frame.nodes[id]!.title ?? id} onFocus={(event) => event.target.select()} onDone={onRename} onBlurCapture={onRenamed} className="font-semibold" />
+          <TextLine
+            autoFocus
+            aria-label="Title"
+            value={frame.nodes[id]!.title ?? id}
+            onFocus={(event) => event.target.select()}
+            onDone={onRename}
+            onBlurCapture={onRenamed}
+            className="font-semibold"
+          />
         </div>
       )}
       {here && (
-        <span className="pointer-events-none absolute right-0 -bottom-2.5 left-0 z-10 mx-auto w-max rounded-sm bg-ink px-1.5 text-[11px] leading-4.5 font-semibold text-plate-2">device is here</span>
+        <span
+          className={`pointer-events-none absolute right-0 left-0 z-10 truncate bg-ink px-1 text-center text-[11px] leading-4.5 font-semibold text-plate-2 ${card.picture ? "bottom-[22%]" : "-bottom-1.5"}`}
+        >
+          device is here
+        </span>
       )}
     </div>
   );

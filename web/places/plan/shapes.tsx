@@ -9,7 +9,16 @@ export function KindSign({ kind, size = 16 }: { kind: NodeKind; size?: number })
     screen: "M4 2h8v12H4z",
   };
   return (
-    <svg width={size} height={size} viewBox="0 0 16 16" fill="none" stroke="currentColor" strokeWidth={1.6} aria-hidden className="shrink-0">
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 16 16"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth={1.6}
+      aria-hidden
+      className="shrink-0"
+    >
       <path d={path[kind]} />
     </svg>
   );

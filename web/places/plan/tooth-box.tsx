@@ -19,14 +19,30 @@ export interface ToothBoxProps {
 }
 
 /** A tooth of a hub's comb: the tab that what is under it hangs from. */
-export const ToothBox = memo(function ToothBox({ frame, tooth, foot, first, chosen, entry, lit, renaming, onRename, onRenamed }: ToothBoxProps) {
+export const ToothBox = memo(function ToothBox({
+  frame,
+  tooth,
+  foot,
+  first,
+  chosen,
+  entry,
+  lit,
+  renaming,
+  onRename,
+  onRenamed,
+}: ToothBoxProps) {
   const { id, hub, x, y, width, height } = tooth;
   const node = frame.nodes[id]!;
   const label = node.tab?.label ?? nameOf(frame, id);
   const badge = node.tab?.badge;
   return (
     <>
-      {!first && <span className="pointer-events-none absolute border-l border-dashed border-rule" style={{ left: x - 3, top: y, height: foot - y }} />}
+      {!first && (
+        <span
+          className="pointer-events-none absolute border-l border-dashed border-rule"
+          style={{ left: x - 3, top: y, height: foot - y }}
+        />
+      )}
       <div
         role="treeitem"
         aria-selected={chosen}
@@ -38,12 +54,23 @@ export const ToothBox = memo(function ToothBox({ frame, tooth, foot, first, chos
         style={{ left: x + 3, top: y, width: width - 6, height: height - 6 }}
       >
         {renaming ? (
-          <TextLine autoFocus aria-label="Title" value={node.title ?? label} onFocus={(event) => event.target.select()} onDone={onRename} onBlurCapture={onRenamed} />
+          <TextLine
+            autoFocus
+            aria-label="Title"
+            value={node.title ?? label}
+            onFocus={(event) => event.target.select()}
+            onDone={onRename}
+            onBlurCapture={onRenamed}
+          />
         ) : (
           <>
             {node.tab?.icon && <Icon name={node.tab.icon} fill={lit} size={17} />}
             <span className="truncate font-semibold">{label}</span>
-            {badge !== undefined && <span className="mono shrink-0 rounded-full border border-field px-1 text-[10px] leading-3.5">{badge === "dot" ? "•" : badge}</span>}
+            {badge !== undefined && (
+              <span className="mono shrink-0 rounded-full border border-field px-1 text-[10px] leading-3.5">
+                {badge === "dot" ? "•" : badge}
+              </span>
+            )}
             {node.tab?.hidden && <span className="text-[11px] text-ink-2">hidden</span>}
           </>
         )}

@@ -13,7 +13,7 @@ export interface FrameTileProps {
 }
 
 const item = "flex cursor-pointer items-center rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-petrol-soft";
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
+const when = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
 
 /** A frame on the shelf: its plan, its name, how often it was changed. */
 export function FrameTile({ row, attempt }: FrameTileProps) {
@@ -22,7 +22,11 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
   const screens = frame ? Object.values(frame.nodes).filter((node) => node.kind === "screen").length : null;
   return (
     <li className="group relative flex flex-col rounded-md border border-ink bg-plate-1 hover:border-petrol">
-      <Link to={`/f/${row.id}/plan`} aria-label={`Open ${row.name}`} className="grid h-44 place-items-center rounded-t-md border-b border-rule bg-plate-2 p-3">
+      <Link
+        to={`/f/${row.id}/plan`}
+        aria-label={`Open ${row.name}`}
+        className="grid h-44 place-items-center rounded-t-md border-b border-rule bg-plate-2 p-3"
+      >
         {frame ? <SmallPlan frame={frame} width={240} height={150} /> : <span className="text-ink-2">…</span>}
       </Link>
       <div className="flex items-center gap-2 py-2 pr-1.5 pl-3">
@@ -33,7 +37,10 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
               aria-label="Name of the frame"
               value={row.name}
               onFocus={(event) => event.target.select()}
-              onDone={(name) => name.trim() && void attempt(`${row.name} was not renamed`, () => renameFrame(row, name.trim().slice(0, 120)))}
+              onDone={(name) =>
+                name.trim() &&
+                void attempt(`${row.name} was not renamed`, () => renameFrame(row, name.trim().slice(0, 120)))
+              }
               onBlurCapture={() => setRenaming(false)}
             />
           ) : (
@@ -42,7 +49,8 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
             </Link>
           )}
           <p className="truncate text-ink-2">
-            {screens === null ? "" : `${screens} ${screens === 1 ? "screen" : "screens"} · `}change {row.revision} · <time dateTime={row.changed}>{when.format(new Date(row.changed))}</time>
+            {screens === null ? "" : `${screens} ${screens === 1 ? "screen" : "screens"} · `}change {row.revision} ·{" "}
+            <time dateTime={row.changed}>{when.format(new Date(row.changed))}</time>
           </p>
         </div>
         <DropdownMenu.Root>
@@ -50,14 +58,23 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
             <Button tone="quiet" icon="dots-three-vertical" aria-label={`More about ${row.name}`} />
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
-            <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-40 rounded-md border border-ink bg-plate-2 p-1 shadow-lift">
+            <DropdownMenu.Content
+              align="end"
+              sideOffset={4}
+              className="z-50 min-w-40 rounded-md border border-ink bg-plate-2 p-1 shadow-lift"
+            >
               <DropdownMenu.Item className={item} onSelect={() => setTimeout(() => setRenaming(true))}>
                 Rename
               </DropdownMenu.Item>
               <DropdownMenu.Item
                 className={item}
                 disabled={!frame}
-                onSelect={() => frame && void attempt(`${row.name} was not copied`, () => createFrame({ ...frame, name: `${row.name}, copy`.slice(0, 120) }))}
+                onSelect={() =>
+                  frame &&
+                  void attempt(`${row.name} was not copied`, () =>
+                    createFrame({ ...frame, name: `${row.name}, copy`.slice(0, 120) }),
+                  )
+                }
               >
                 Copy
               </DropdownMenu.Item>
@@ -66,7 +83,10 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
                   Download the file
                 </a>
               </DropdownMenu.Item>
-              <DropdownMenu.Item className={`${item} text-clay`} onSelect={() => void attempt(`${row.name} was not deleted`, () => deleteFrame(row.id))}>
+              <DropdownMenu.Item
+                className={`${item} text-clay`}
+                onSelect={() => void attempt(`${row.name} was not deleted`, () => deleteFrame(row.id))}
+              >
                 Delete
               </DropdownMenu.Item>
             </DropdownMenu.Content>

@@ -34,11 +34,16 @@ export function Shelf() {
       setTrouble({ what, detail: `${problem.title}. ${problem.detail}`, faults: problem.faults });
     }
   };
-  const start = (frame: Frame) => attempt("The new frame was not made", async () => navigate(`/f/${(await createFrame(frame)).id}/plan`));
+  const start = (frame: Frame) =>
+    attempt("The new frame was not made", async () => navigate(`/f/${(await createFrame(frame)).id}/plan`));
   const take = async (file: File) => {
     const what = `${file.name} was not put on the shelf; nothing was changed`;
     if (file.size > mostBytes)
-      return setTrouble({ what, detail: `It has ${(file.size / 1024 / 1024).toFixed(1)} MB; a frame file has 4 MB at most.`, faults: [] });
+      return setTrouble({
+        what,
+        detail: `It has ${(file.size / 1024 / 1024).toFixed(1)} MB; a frame file has 4 MB at most.`,
+        faults: [],
+      });
     let frame: unknown;
     try {
       frame = JSON.parse(await file.text());
@@ -69,9 +74,16 @@ export function Shelf() {
       <header className="flex h-[46px] items-center gap-3 border-b border-ink bg-plate-0 px-4">
         <img src="/mark.svg" alt="" className="size-6" />
         <h1 className="text-[16px] font-bold">Handy Frame</h1>
-        <p className="truncate text-ink-2 max-sm:hidden">Lay out how an app hangs together, run it at once, see what Back will do.</p>
+        <p className="truncate text-ink-2 max-sm:hidden">
+          Lay out how an app hangs together, run it at once, see what Back will do.
+        </p>
         <span className="grow" />
-        <Button tone="quiet" icon={dark ? "sun" : "moon"} aria-label={dark ? "Light theme" : "Dark theme"} onClick={() => setDark(!dark)} />
+        <Button
+          tone="quiet"
+          icon={dark ? "sun" : "moon"}
+          aria-label={dark ? "Light theme" : "Dark theme"}
+          onClick={() => setDark(!dark)}
+        />
       </header>
       <div className="mx-auto flex w-full max-w-[1180px] flex-col gap-7 p-6">
         {trouble && (
@@ -87,7 +99,8 @@ export function Shelf() {
               <ul className="mt-2 flex max-h-60 flex-col gap-2 overflow-auto">
                 {trouble.faults.map((fault, i) => (
                   <li key={i}>
-                    <span className="mono rounded-sm bg-plate-2 px-1 py-0.5">{fault.pointer || "/"}</span> received {fault.received}; expected {fault.expected}. {fault.remedy}
+                    <span className="mono rounded-sm bg-plate-2 px-1 py-0.5">{fault.pointer || "/"}</span> received{" "}
+                    {fault.received}; expected {fault.expected}. {fault.remedy}
                   </li>
                 ))}
               </ul>
@@ -96,11 +109,22 @@ export function Shelf() {
         )}
         <section aria-label="Frames">
           <h2 className="mb-2.5 text-[15px] font-bold">
-            Frames <span className="font-normal text-ink-2">{rows ? (there.length === 1 ? "one on the shelf" : `${there.length} on the shelf`) : ""}</span>
+            Frames{" "}
+            <span className="font-normal text-ink-2">
+              {rows ? (there.length === 1 ? "one on the shelf" : `${there.length} on the shelf`) : ""}
+            </span>
           </h2>
-          {error && !rows && <p role="alert" className="rounded-md border border-clay bg-clay-soft p-4">The server does not answer. It is asked again as soon as this window is looked at.</p>}
+          {error && !rows && (
+            <p role="alert" className="rounded-md border border-clay bg-clay-soft p-4">
+              The server does not answer. It is asked again as soon as this window is looked at.
+            </p>
+          )}
           {isLoading && <p className="text-ink-2">Reading the shelf …</p>}
-          {rows && there.length === 0 && <p className="rounded-md border border-dashed border-field p-6 text-ink-2">The shelf is empty. Start from a shape below, or drop a frame file anywhere on this page.</p>}
+          {rows && there.length === 0 && (
+            <p className="rounded-md border border-dashed border-field p-6 text-ink-2">
+              The shelf is empty. Start from a shape below, or drop a frame file anywhere on this page.
+            </p>
+          )}
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">
             {there.map((row) => (
               <FrameTile key={row.id} row={row} attempt={attempt} />
@@ -114,7 +138,11 @@ export function Shelf() {
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-4">
             {startingShapes.map((shape) => (
               <li key={shape.id}>
-                <button type="button" onClick={() => void start(shape.frame)} className="flex w-full items-center gap-3 rounded-md border border-field bg-plate-1 p-3 text-left hover:border-petrol hover:bg-petrol-soft">
+                <button
+                  type="button"
+                  onClick={() => void start(shape.frame)}
+                  className="flex w-full items-center gap-3 rounded-md border border-field bg-plate-1 p-3 text-left hover:border-petrol hover:bg-petrol-soft"
+                >
                   <SmallPlan frame={shape.frame} width={64} height={48} />
                   <span>
                     <b className="block">{shape.label}</b>
@@ -124,7 +152,11 @@ export function Shelf() {
               </li>
             ))}
             <li>
-              <button type="button" onClick={() => input.current?.click()} className={`flex size-full min-h-18 flex-col justify-center rounded-md border border-dashed p-3 text-left ${over ? "border-petrol bg-petrol-soft" : "border-field hover:border-petrol"}`}>
+              <button
+                type="button"
+                onClick={() => input.current?.click()}
+                className={`flex size-full min-h-18 flex-col justify-center rounded-md border border-dashed p-3 text-left ${over ? "border-petrol bg-petrol-soft" : "border-field hover:border-petrol"}`}
+              >
                 <b>Open a file</b>
                 <span className="text-ink-2">drop a *.frame.json here, or choose one</span>
               </button>
@@ -150,7 +182,13 @@ export function Shelf() {
   );
 }
 
-function Deleted({ rows, attempt }: { rows: readonly ShelfRow[]; attempt: (what: string, work: () => Promise<unknown>) => Promise<void> }) {
+function Deleted({
+  rows,
+  attempt,
+}: {
+  rows: readonly ShelfRow[];
+  attempt: (what: string, work: () => Promise<unknown>) => Promise<void>;
+}) {
   return (
     <section aria-label="Deleted">
       <h2 className="mb-2.5 text-[15px] font-bold">
@@ -162,7 +200,9 @@ function Deleted({ rows, attempt }: { rows: readonly ShelfRow[]; attempt: (what:
             <span className="grow truncate">
               {row.name} <span className="text-ink-2">· change {row.revision}</span>
             </span>
-            <Button onClick={() => void attempt(`${row.name} was not brought back`, () => bringBack(row.id))}>Bring back</Button>
+            <Button onClick={() => void attempt(`${row.name} was not brought back`, () => bringBack(row.id))}>
+              Bring back
+            </Button>
           </li>
         ))}
       </ul>

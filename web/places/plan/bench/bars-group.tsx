@@ -9,14 +9,32 @@ export function BarsGroup({ node, set, looks }: GroupProps<ScreenNode> & { looks
   const back = seen.some((snapshot) => snapshot.headers.some((header) => header.back));
   return (
     <Group title="Bars and header">
-      <Check checked={node.bars !== "hide"} onChange={(keep) => set("bars", keep ? undefined : "hide", keep ? "keep the bars" : "hide the bars")}>
+      <Check
+        checked={node.bars !== "hide"}
+        onChange={(keep) => set("bars", keep ? undefined : "hide", keep ? "keep the bars" : "hide the bars")}
+      >
         Bars stay
       </Check>
-      <p className="pl-6.5 text-ink-2">{node.bars === "hide" ? "gone while it is on top, rails and panels stay" : covered ? "covered all the same: it stands beside the hub" : "if it stands in a tab"}</p>
-      <Check checked={node.header !== "off"} onChange={(on) => set("header", on ? undefined : "off", on ? "with a header" : "without a header")}>
+      <p className="pl-6.5 text-ink-2">
+        {node.bars === "hide"
+          ? "gone while it is on top, rails and panels stay"
+          : covered
+            ? "covered all the same: it stands beside the hub"
+            : "if it stands in a tab"}
+      </p>
+      <Check
+        checked={node.header !== "off"}
+        onChange={(on) => set("header", on ? undefined : "off", on ? "with a header" : "without a header")}
+      >
         Header
       </Check>
-      <p className="pl-6.5 text-ink-2">{node.header === "off" ? "no strip, so no Back of its own" : back ? "with its own Back" : "nothing lies beneath, so no Back in it"}</p>
+      <p className="pl-6.5 text-ink-2">
+        {node.header === "off"
+          ? "no strip, so no Back of its own"
+          : back
+            ? "with its own Back"
+            : "nothing lies beneath, so no Back in it"}
+      </p>
     </Group>
   );
 }

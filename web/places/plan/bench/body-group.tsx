@@ -8,7 +8,10 @@ const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   text: { label: "text", make: () => ({ kind: "text", text: "Something to read." }) },
   list: { label: "list", make: () => ({ kind: "list", rows: 20, row: "Row {n}" }) },
   grid: { label: "grid", make: () => ({ kind: "grid", rows: 12, row: "Item {n}" }) },
-  form: { label: "form", make: () => ({ kind: "form", fields: [{ id: "first", label: "First field", input: "text" }] }) },
+  form: {
+    label: "form",
+    make: () => ({ kind: "form", fields: [{ id: "first", label: "First field", input: "text" }] }),
+  },
   thread: { label: "thread with a reply", make: () => ({ kind: "thread", rows: 10 }) },
   media: { label: "picture", make: () => ({ kind: "media" }) },
 };
@@ -22,13 +25,28 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
   return (
     <Group title="What it is">
       <Line label="Title">
-        <TextLine value={node.title ?? ""} placeholder={id} onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)} />
+        <TextLine
+          value={node.title ?? ""}
+          placeholder={id}
+          onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
+        />
       </Line>
       <Line label="Address">
-        <TextLine className="mono text-[12px]" value={node.path ?? ""} placeholder="none" onDone={(path) => set("path", path.trim(), path.trim() ? `at ${path.trim()}` : "without an address")} />
+        <TextLine
+          className="mono text-[12px]"
+          value={node.path ?? ""}
+          placeholder="none"
+          onDone={(path) => set("path", path.trim(), path.trim() ? `at ${path.trim()}` : "without an address")}
+        />
       </Line>
       <Line label="Shows">
-        <select className={select} value={body.kind} onChange={(event) => set("body", kinds[event.target.value as Body["kind"]].make(), `shows a ${event.target.value}`)}>
+        <select
+          className={select}
+          value={body.kind}
+          onChange={(event) =>
+            set("body", kinds[event.target.value as Body["kind"]].make(), `shows a ${event.target.value}`)
+          }
+        >
           {Object.entries(kinds).map(([kind, { label }]) => (
             <option key={kind} value={kind}>
               {label}
@@ -44,7 +62,14 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
             value={String(body.rows)}
             onDone={(text) => /^\d{1,5}$/.test(text.trim()) && change({ rows: Number(text) }, `${text.trim()} rows`)}
           />
-          {"row" in body && <TextLine aria-label="Text of a row; {n} is its number" title="{n} is the row's number" value={body.row} onDone={(row) => change({ row: row.slice(0, 200) }, `rows called ${row}`)} />}
+          {"row" in body && (
+            <TextLine
+              aria-label="Text of a row; {n} is its number"
+              title="{n} is the row's number"
+              value={body.row}
+              onDone={(row) => change({ row: row.slice(0, 200) }, `rows called ${row}`)}
+            />
+          )}
         </Line>
       )}
       {"row" in body && <RowTarget frame={frame} id={id} body={body} set={set} />}
@@ -57,16 +82,33 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
         <div className="flex flex-col gap-1">
           {body.fields.map((field, i) => {
             const put = (part: object | null, label: string) =>
-              change({ fields: body.fields.flatMap((each, at) => (at !== i ? [each] : part ? [{ ...each, ...part }] : [])) }, label);
+              change(
+                { fields: body.fields.flatMap((each, at) => (at !== i ? [each] : part ? [{ ...each, ...part }] : [])) },
+                label,
+              );
             return (
               <div key={field.id} className="flex items-center gap-1">
-                <TextLine aria-label={`Label of the field ${field.id}`} value={field.label} onDone={(label) => put({ label: label.slice(0, 200) }, `field ${label}`)} />
-                <select aria-label={`Input of ${field.label}`} className="h-7 rounded-sm border border-field bg-plate-2" value={field.input} onChange={(event) => put({ input: event.target.value }, `${field.label} is a ${event.target.value}`)}>
+                <TextLine
+                  aria-label={`Label of the field ${field.id}`}
+                  value={field.label}
+                  onDone={(label) => put({ label: label.slice(0, 200) }, `field ${label}`)}
+                />
+                <select
+                  aria-label={`Input of ${field.label}`}
+                  className="h-7 rounded-sm border border-field bg-plate-2"
+                  value={field.input}
+                  onChange={(event) => put({ input: event.target.value }, `${field.label} is a ${event.target.value}`)}
+                >
                   {["text", "note", "switch"].map((input) => (
                     <option key={input}>{input}</option>
                   ))}
                 </select>
-                <Button tone="quiet" icon="x" aria-label={`Take out the field ${field.label}`} onClick={() => put(null, `without ${field.label}`)} />
+                <Button
+                  tone="quiet"
+                  icon="x"
+                  aria-label={`Take out the field ${field.label}`}
+                  onClick={() => put(null, `without ${field.label}`)}
+                />
               </div>
             );
           })}
@@ -74,7 +116,15 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
             className="self-start"
             onClick={() => {
               const taken = new Set(body.fields.map((field) => field.id));
-              change({ fields: [...body.fields, { id: freeIdIn({ ...frame, nodes: {} }, "field", taken), label: "New field", input: "text" }] }, "one field more");
+              change(
+                {
+                  fields: [
+                    ...body.fields,
+                    { id: freeIdIn({ ...frame, nodes: {} }, "field", taken), label: "New field", input: "text" },
+                  ],
+                },
+                "one field more",
+              );
             }}
           >
             Add a field
@@ -85,16 +135,30 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
   );
 }
 
-function RowTarget({ frame, id, body, set }: { frame: Frame; id: Id; body: Extract<Body, { row: string }>; set: GroupProps["set"] }) {
+function RowTarget({
+  frame,
+  id,
+  body,
+  set,
+}: {
+  frame: Frame;
+  id: Id;
+  body: Extract<Body, { row: string }>;
+  set: GroupProps["set"];
+}) {
   const change = (to: string) => {
     const target = frame.nodes[to];
     const { opens: _, param: __, ...rest } = body;
     // the row's number goes into the param the target's address ends with
     const named = target?.kind === "screen" ? /:(\w+)\??$/.exec(target.path ?? "")?.[1] : undefined;
-    set("body", to ? { ...rest, opens: to, ...(named && { param: named }) } : rest, to ? `rows open ${nameOf(frame, to)}` : "rows open nothing");
+    set(
+      "body",
+      to ? { ...rest, opens: to, ...(named && { param: named }) } : rest,
+      to ? `rows open ${nameOf(frame, to)}` : "rows open nothing",
+    );
   };
   return (
-    <Line label="A row opens">
+    <Line label="A row to">
       <select className={select} value={body.opens ?? ""} onChange={(event) => change(event.target.value)}>
         <option value="">nothing</option>
         {Object.keys(frame.nodes)

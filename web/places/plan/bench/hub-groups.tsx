@@ -1,12 +1,23 @@
-import { type Again, bandsOf, faceOf, type Face, type HubBack, type HubNode, type Keep, nameOf, startOf, tabsOf } from "../../../../core/index.js";
+import {
+  type Again,
+  bandsOf,
+  faceOf,
+  type Face,
+  type HubBack,
+  type HubNode,
+  type Keep,
+  nameOf,
+  startOf,
+  tabsOf,
+} from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, type GroupProps, Line } from "../bench.js";
 
 const faces: { value: Face | "as"; label: string }[] = [
-  { value: "bar", label: "bar at the foot" },
-  { value: "top", label: "tabs at the top" },
+  { value: "bar", label: "bar" },
+  { value: "top", label: "top" },
   { value: "rail", label: "rail" },
   { value: "panel", label: "panel" },
 ];
@@ -18,7 +29,14 @@ export function FacesGroup({ frame, view, node, set }: GroupProps<HubNode>) {
   const now = faceOf(frame, node, view);
   const shown = now ? tabsOf(frame, node, now, view, {}) : null;
   return (
-    <Group title="Faces" says={now ? `here: ${now}${shown?.more.length ? `, ${shown.more.length} behind More` : ""}` : "here: none, so no tab can be chosen"}>
+    <Group
+      title="Faces"
+      says={
+        now
+          ? `here: ${now}${shown?.more.length ? `, ${shown.more.length} behind More` : ""}`
+          : "here: none, so no tab can be chosen"
+      }
+    >
       {bands.map((band, i) => (
         <Line key={band.id} label={`${band.id} ${band.from}+`}>
           <select
@@ -27,7 +45,11 @@ export function FacesGroup({ frame, view, node, set }: GroupProps<HubNode>) {
             onChange={(event) => {
               const { [band.id]: _, ...rest } = own;
               const face = event.target.value;
-              set("faces", face === "as" ? rest : { ...rest, [band.id]: face }, `${face === "as" ? "as narrower" : face} on the ${band.id}`);
+              set(
+                "faces",
+                face === "as" ? rest : { ...rest, [band.id]: face },
+                `${face === "as" ? "as narrower" : face} on the ${band.id}`,
+              );
             }}
           >
             <option value="as">{i === 0 ? "none" : "as on the narrower"}</option>
@@ -39,8 +61,16 @@ export function FacesGroup({ frame, view, node, set }: GroupProps<HubNode>) {
           </select>
         </Line>
       ))}
-      <Line label="Shows at most">
-        <TextLine inputMode="numeric" value={String(node.limit ?? 5)} onDone={(text) => /^\d{1,3}$/.test(text.trim()) && Number(text) >= 2 && set("limit", Number(text), `${text.trim()} tabs at most`)} />
+      <Line label="At most">
+        <TextLine
+          inputMode="numeric"
+          value={String(node.limit ?? 5)}
+          onDone={(text) =>
+            /^\d{1,3}$/.test(text.trim()) &&
+            Number(text) >= 2 &&
+            set("limit", Number(text), `${text.trim()} tabs at most`)
+          }
+        />
       </Line>
     </Group>
   );
@@ -64,23 +94,43 @@ const backs: { value: HubBack; label: string; says: string }[] = [
 
 /** What a hub's tabs keep and what Back does between them. */
 export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
-  const says = <T extends string>(options: { value: T; says: string }[], value: T) => options.find((option) => option.value === value)!.says;
+  const says = <T extends string>(options: { value: T; says: string }[], value: T) =>
+    options.find((option) => option.value === value)!.says;
   const keep = node.keep ?? "live";
   const again = node.again ?? "root";
   const back = node.back ?? "start";
   return (
     <>
       <Group title="A tab that is left keeps" says={says(keeps, keep)} wide>
-        <Choice label="A tab that is left keeps" value={keep} options={keeps} onChange={(value) => set("keep", value, `tabs keep ${value}`)} />
+        <Choice
+          label="A tab that is left keeps"
+          value={keep}
+          options={keeps}
+          onChange={(value) => set("keep", value, `tabs keep ${value}`)}
+        />
         <h3 className="mt-1 font-bold">
           Choosing it again <span className="font-normal text-ink-2">{says(agains, again)}</span>
         </h3>
-        <Choice label="Choosing the chosen tab" value={again} options={agains} onChange={(value) => set("again", value, `chosen again: ${value}`)} />
+        <Choice
+          label="Choosing the chosen tab"
+          value={again}
+          options={agains}
+          onChange={(value) => set("again", value, `chosen again: ${value}`)}
+        />
       </Group>
       <Group title="Back at a tab's first screen" says={says(backs, back)} wide>
-        <Choice label="Back at a tab's first screen goes" value={back} options={backs} onChange={(value) => set("back", value, `Back: ${value}`)} />
+        <Choice
+          label="Back at a tab's first screen goes"
+          value={back}
+          options={backs}
+          onChange={(value) => set("back", value, `Back: ${value}`)}
+        />
         <Line label="Start tab">
-          <select className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1" value={startOf(node)} onChange={(event) => set("start", event.target.value, `starts at ${nameOf(frame, event.target.value)}`)}>
+          <select
+            className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
+            value={startOf(node)}
+            onChange={(event) => set("start", event.target.value, `starts at ${nameOf(frame, event.target.value)}`)}
+          >
             {node.children.map((child) => (
               <option key={child} value={child}>
                 {nameOf(frame, child)}
@@ -89,10 +139,20 @@ export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
           </select>
         </Line>
         <div className="flex gap-4">
-          <Check checked={node.strip === true} onChange={(strip) => set("strip", strip || undefined, strip ? "with a header of its own" : "without a header of its own")}>
+          <Check
+            checked={node.strip === true}
+            onChange={(strip) =>
+              set("strip", strip || undefined, strip ? "with a header of its own" : "without a header of its own")
+            }
+          >
             Header of its own
           </Check>
-          <Check checked={node.floating === true} onChange={(floating) => set("floating", floating || undefined, floating ? "floats over the content" : "takes room")}>
+          <Check
+            checked={node.floating === true}
+            onChange={(floating) =>
+              set("floating", floating || undefined, floating ? "floats over the content" : "takes room")
+            }
+          >
             Floats
           </Check>
         </div>
@@ -109,7 +169,11 @@ export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
           onChange={(value) => set("labels", value, `labels ${value}`)}
         />
         <Line label="Title">
-          <TextLine value={node.title ?? ""} placeholder={id} onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)} />
+          <TextLine
+            value={node.title ?? ""}
+            placeholder={id}
+            onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
+          />
         </Line>
       </Group>
     </>

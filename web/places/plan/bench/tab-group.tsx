@@ -9,7 +9,9 @@ import { Group, type GroupProps, Line } from "../bench.js";
 /** How a node shows as a tab of its hub. */
 export function TabGroup({ frame, id, node, set }: GroupProps) {
   const tab: Tab = node.tab ?? {};
-  const { data: icons = [] } = useSWR("/icons/names", (path: string) => request<string[]>(path), { revalidateOnFocus: false });
+  const { data: icons = [] } = useSWR("/icons/names", (path: string) => request<string[]>(path), {
+    revalidateOnFocus: false,
+  });
   const change = (part: Partial<Tab>, label: string) => {
     const next: Record<string, unknown> = { ...tab, ...part };
     for (const key of Object.keys(next)) if (next[key] === undefined || next[key] === "") delete next[key];
@@ -18,11 +20,20 @@ export function TabGroup({ frame, id, node, set }: GroupProps) {
   return (
     <Group title="Tab">
       <Line label="Label">
-        <TextLine value={tab.label ?? ""} placeholder={nameOf(frame, id)} onDone={(label) => change({ label: label.slice(0, 200) }, `tab called ${label}`)} />
+        <TextLine
+          value={tab.label ?? ""}
+          placeholder={nameOf(frame, id)}
+          onDone={(label) => change({ label: label.slice(0, 200) }, `tab called ${label}`)}
+        />
       </Line>
       <Line label="Icon">
         {tab.icon && <Icon name={tab.icon} />}
-        <TextLine list="icon-names" value={tab.icon ?? ""} placeholder="none" onDone={(icon) => change({ icon: icon.trim() }, icon ? `icon ${icon}` : "no icon")} />
+        <TextLine
+          list="icon-names"
+          value={tab.icon ?? ""}
+          placeholder="none"
+          onDone={(icon) => change({ icon: icon.trim() }, icon ? `icon ${icon}` : "no icon")}
+        />
         <datalist id="icon-names">
           {icons.map((name) => (
             <option key={name} value={name} />
@@ -35,11 +46,18 @@ export function TabGroup({ frame, id, node, set }: GroupProps) {
           placeholder="none; a number, or dot"
           onDone={(text) => {
             const badge = text.trim();
-            if (badge === "" || badge === "dot" || /^\d{1,5}$/.test(badge)) change({ badge: badge === "" ? undefined : badge === "dot" ? "dot" : Number(badge) }, badge ? `badge ${badge}` : "no badge");
+            if (badge === "" || badge === "dot" || /^\d{1,5}$/.test(badge))
+              change(
+                { badge: badge === "" ? undefined : badge === "dot" ? "dot" : Number(badge) },
+                badge ? `badge ${badge}` : "no badge",
+              );
           }}
         />
       </Line>
-      <Check checked={tab.hidden !== true} onChange={(shown) => change({ hidden: shown ? undefined : true }, shown ? "shown as a tab" : "hidden")}>
+      <Check
+        checked={tab.hidden !== true}
+        onChange={(shown) => change({ hidden: shown ? undefined : true }, shown ? "shown as a tab" : "hidden")}
+      >
         Shown {tab.hidden ? <span className="text-ink-2">: in no face, but can be opened</span> : null}
       </Check>
     </Group>

@@ -24,7 +24,9 @@ export function WaysInGroup({ frame, looks, lit, onLit, onChoose }: WaysInGroupP
   const usual = looks[0]?.taken?.snapshot.back.join();
   return (
     <Group title="Ways in, each with its Back" wide>
-      {looks.length === 0 && <p className="text-ink-2">None: no action and no row opens it. It shows when its container starts with it.</p>}
+      {looks.length === 0 && (
+        <p className="text-ink-2">None: no action and no row opens it. It shows when its container starts with it.</p>
+      )}
       <ol className="flex flex-col">
         {looks.map(({ way, taken }, i) => {
           const mark = inMark(i);
@@ -36,12 +38,21 @@ export function WaysInGroup({ frame, looks, lit, onLit, onChoose }: WaysInGroupP
               onPointerEnter={() => onLit(mark)}
               onPointerLeave={() => onLit(null)}
             >
-              <span className="grid size-[19px] shrink-0 place-items-center rounded-full bg-petrol text-[11px] font-bold text-on-petrol">{mark}</span>
-              <button type="button" className="max-w-30 shrink-0 truncate font-medium hover:underline" onClick={() => onChoose({ id: way.from, parent: placesOf(frame, way.from)[0] ?? null })}>
+              <span className="grid size-[19px] shrink-0 place-items-center rounded-full bg-petrol text-[11px] font-bold text-on-petrol">
+                {mark}
+              </span>
+              <button
+                type="button"
+                className="max-w-30 shrink-0 truncate font-medium hover:underline"
+                onClick={() => onChoose({ id: way.from, parent: placesOf(frame, way.from)[0] ?? null })}
+              >
                 {nameOf(frame, way.from).replace(/\s*\{\w+\}/g, "")}
               </button>
               <span className="min-w-8 shrink truncate text-ink-2">{way.via === "row" ? "row" : way.label}</span>
-              <span className={`ml-auto truncate ${differs ? "border-b-2 border-petrol font-semibold" : ""}`} title={taken && !taken.real ? "No way leads to that screen yet: it was opened from outside" : undefined}>
+              <span
+                className={`ml-auto truncate ${differs ? "border-b-2 border-petrol font-semibold" : ""}`}
+                title={taken && !taken.real ? "No way leads to that screen yet: it was opened from outside" : undefined}
+              >
                 {taken ? `Back: ${backSays(frame, taken.snapshot.back)}` : "leads nowhere in this view"}
                 {taken && !taken.real ? " *" : ""}
               </span>

@@ -1,5 +1,15 @@
 import { useMemo } from "react";
-import { type Action, type How, isAttached, nameOf, placesOf, type ScreenNode, takeWay, waysOut } from "../../../../core/index.js";
+import {
+  type Action,
+  type Do,
+  type How,
+  isAttached,
+  nameOf,
+  placesOf,
+  type ScreenNode,
+  takeWay,
+  waysOut,
+} from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Button } from "../../../parts/button.js";
 import { Picker, type PickerOption } from "../../../parts/picker.js";
@@ -18,6 +28,18 @@ export interface WaysOutGroupProps extends GroupProps<ScreenNode> {
 
 const plain = (title: string): string => title.replace(/\s*\{\w+\}/g, "");
 const select = "h-7 rounded-sm border border-field bg-plate-2";
+
+const doSays = (action: Do): string => {
+  const says = {
+    open: "opens",
+    back: "goes back",
+    close: "closes",
+    root: "to the stack's first",
+    set: "sets a fact",
+    menu: "opens the drawer",
+  };
+  return says[action.kind];
+};
 
 /** The ways out of a screen: its rows and actions. A new one is made by typing where it leads. */
 export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, make, onChoose }: WaysOutGroupProps) {
@@ -38,13 +60,25 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
     () => [
       ...Object.entries(frame.nodes)
         .filter(([other]) => other !== id && other !== frame.root)
-        .map(([other, each]) => ({ value: other, label: plain(nameOf(frame, other)), says: `${each.kind} in ${placesOf(frame, other).map((place) => nameOf(frame, place)).join(", ") || "no container"}` })),
+        .map(([other, each]) => ({
+          value: other,
+          label: plain(nameOf(frame, other)),
+          says: `${each.kind} in ${
+            placesOf(frame, other)
+              .map((place) => nameOf(frame, place))
+              .join(", ") || "no container"
+          }`,
+        })),
       { value: "back", label: "Back", says: "an action that goes back" },
     ],
     [frame, id],
   );
   const put = (action: Action, part: Partial<Action> | null, label: string) =>
-    set("actions", actions.flatMap((each) => (each.id !== action.id ? [each] : part ? [{ ...each, ...part }] : [])), label);
+    set(
+      "actions",
+      actions.flatMap((each) => (each.id !== action.id ? [each] : part ? [{ ...each, ...part }] : [])),
+      label,
+    );
   const pick = (to: string) => {
     if (to !== "back") return make(addWay(frame, id, to));
     const taken = new Set(actions.map((action) => action.id));
@@ -55,12 +89,21 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
   const mark = (known: boolean) => {
     if (!known) return <span className="grid size-[19px] shrink-0 place-items-center text-ink-2">·</span>;
     number += 1;
-    return <span className="grid size-[19px] shrink-0 place-items-center rounded-full bg-petrol text-[11px] font-bold text-on-petrol">{outMark(number)}</span>;
+    return (
+      <span className="grid size-[19px] shrink-0 place-items-center rounded-full bg-petrol text-[11px] font-bold text-on-petrol">
+        {outMark(number)}
+      </span>
+    );
   };
-  const row = "flex min-h-8 items-center gap-1.5 border-b border-rule last:border-b-0";
+  const row = "flex flex-wrap items-center gap-x-1.5 gap-y-1 border-b border-rule py-1 last:border-b-0";
   const rows = ways.find((way) => way.via === "row");
   const listed = (content: React.ReactNode, key: string, i: number | null) => (
-    <li key={key} className={`${row} ${i !== null && lit === outMark(i) ? "bg-petrol-soft" : ""}`} onPointerEnter={() => i !== null && onLit(outMark(i))} onPointerLeave={() => onLit(null)}>
+    <li
+      key={key}
+      className={`${row} ${i !== null && lit === outMark(i) ? "bg-petrol-soft" : ""}`}
+      onPointerEnter={() => i !== null && onLit(outMark(i))}
+      onPointerLeave={() => onLit(null)}
+    >
       {content}
     </li>
   );
@@ -71,7 +114,11 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
           listed(
             <>
               {mark(true)}
-              <button type="button" className="truncate font-medium hover:underline" onClick={() => onChoose({ id: rows.to, parent: placesOf(frame, rows.to)[0] ?? null })}>
+              <button
+                type="button"
+                className="truncate font-medium hover:underline"
+                onClick={() => onChoose({ id: rows.to, parent: placesOf(frame, rows.to)[0] ?? null })}
+              >
                 {plain(nameOf(frame, rows.to))}
               </button>
               <span className="text-ink-2">row</span>
@@ -87,31 +134,71 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
           return listed(
             <>
               {mark(way !== undefined)}
-              <TextLine aria-label={`Label of the action ${action.id}`} className="max-w-28" value={action.label} onDone={(label) => put(action, { label: label.slice(0, 200) }, `action ${label}`)} />
-              <select aria-label={`Where ${action.label} stands`} className={select} value={action.place} onChange={(event) => put(action, { place: event.target.value as Action["place"] }, `${action.label} in the ${event.target.value}`)}>
-                <option value="body">body</option>
-                <option value="start">header start</option>
-                <option value="end">header end</option>
-                <option value="footer">footer</option>
-              </select>
+              <TextLine
+                aria-label={`Label of the action ${action.id}`}
+                className="w-28! shrink grow"
+                value={action.label}
+                onDone={(label) => put(action, { label: label.slice(0, 200) }, `action ${label}`)}
+              />
               {open ? (
-                <>
-                  <select aria-label={`How ${action.label} opens`} className={select} value={open.how ?? "add"} onChange={(event) => put(action, { do: { ...open, how: event.target.value as How } }, `${action.label}: ${event.target.value}`)}>
-                    <option value="add">adds</option>
-                    <option value="replace">in place of this</option>
+                <button
+                  type="button"
+                  className="max-w-32 truncate font-medium hover:underline"
+                  title="Choose it on the plan"
+                  onClick={() => onChoose({ id: open.to, parent: placesOf(frame, open.to)[0] ?? null })}
+                >
+                  → {plain(nameOf(frame, open.to))}
+                </button>
+              ) : (
+                <span className="font-medium">{doSays(action.do)}</span>
+              )}
+              <Button
+                tone="quiet"
+                icon="x"
+                className="h-6! w-6!"
+                aria-label={`Take out the action ${action.label}`}
+                onClick={() => put(action, null, `without ${action.label}`)}
+              />
+              <span className="flex w-full items-center gap-1.5 pl-6">
+                <select
+                  aria-label={`Where ${action.label} stands`}
+                  className={select}
+                  value={action.place}
+                  onChange={(event) =>
+                    put(
+                      action,
+                      { place: event.target.value as Action["place"] },
+                      `${action.label} in the ${event.target.value}`,
+                    )
+                  }
+                >
+                  <option value="body">in the body</option>
+                  <option value="start">header start</option>
+                  <option value="end">header end</option>
+                  <option value="footer">footer</option>
+                </select>
+                {open && (
+                  <select
+                    aria-label={`How ${action.label} opens`}
+                    className={select}
+                    value={open.how ?? "add"}
+                    onChange={(event) =>
+                      put(
+                        action,
+                        { do: { ...open, how: event.target.value as How } },
+                        `${action.label}: ${event.target.value}`,
+                      )
+                    }
+                  >
+                    <option value="add">laid on it</option>
+                    <option value="replace">in its place</option>
                     <option value="clear">clears the way</option>
                   </select>
-                  <button type="button" className="min-w-10 truncate font-medium hover:underline" onClick={() => onChoose({ id: open.to, parent: placesOf(frame, open.to)[0] ?? null })}>
-                    {plain(nameOf(frame, open.to))}
-                  </button>
-                </>
-              ) : (
-                <span className="font-medium">{action.do.kind === "root" ? "to the stack's first" : action.do.kind}</span>
-              )}
-              <span className="ml-auto min-w-0 truncate text-ink-2" title={effects[at]}>
-                {effects[at]}
+                )}
+                <span className="ml-auto min-w-0 truncate text-ink-2" title={effects[at]}>
+                  {effects[at]}
+                </span>
               </span>
-              <Button tone="quiet" icon="x" aria-label={`Take out the action ${action.label}`} onClick={() => put(action, null, `without ${action.label}`)} />
             </>,
             action.id,
             at < 0 ? null : at,
@@ -123,7 +210,10 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
         placeholder="Add a way out: type where it leads"
         options={others}
         onPick={pick}
-        onNew={{ label: (text) => `Make a new screen “${text}” and lead there`, make: (text) => void make(addWayToNew(frame, chosen, text)) }}
+        onNew={{
+          label: (text) => `Make a new screen “${text}” and lead there`,
+          make: (text) => void make(addWayToNew(frame, chosen, text)),
+        }}
       />
     </Group>
   );

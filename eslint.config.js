@@ -1,0 +1,38 @@
+import js from "@eslint/js";
+import tseslint from "typescript-eslint";
+
+/** What a folder may not import: imports run one way, from the hosts to the core. */
+const closed = (folder, ...patterns) => ({
+  files: [`${folder}/**/*.{ts,tsx}`],
+  ignores: ["**/*.test.ts"],
+  rules: { "no-restricted-imports": ["error", { patterns: patterns.map((group) => ({ group: [group], message: `${folder} does not import from there.` })) }] },
+});
+
+const hosts = ["**/web/**", "**/server/**", "**/cli/**"];
+
+export default tseslint.config(
+  { ignores: ["dist/", "node_modules/", "web/public/", "data/"] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_", destructuredArrayIgnorePattern: "^_" }],
+      "@typescript-eslint/consistent-type-imports": ["error", { fixStyle: "inline-type-imports" }],
+      "@typescript-eslint/no-unused-expressions": ["error", { allowTernary: true, allowShortCircuit: true }],
+      eqeqeq: "error",
+      "no-console": "error",
+    },
+  },
+  { files: ["**/*.{js,mjs}"], languageOptions: { globals: { process: "readonly", console: "readonly", URL: "readonly" } } },
+  { files: ["scripts/**", "bench/**", "server/app.ts"], rules: { "no-console": "off" } },
+  // the core is pure: no interface, no server, nothing of the machine
+  closed("core", ...hosts, "**/shape/**", "node:*", "react*", "joi"),
+  closed("core/frame", "**/navigate/**", "**/arrange/**", "**/plan/**", "**/edit/**", ...hosts, "**/shape/**", "node:*"),
+  closed("core/plan", "**/navigate/**", "**/arrange/**", "**/edit/**", ...hosts, "**/shape/**", "node:*"),
+  closed("core/edit", "**/navigate/**", "**/arrange/**", "**/plan/**", ...hosts, "**/shape/**", "node:*"),
+  closed("core/navigate", "**/arrange/**", "**/plan/**", "**/edit/**", ...hosts, "**/shape/**", "node:*"),
+  closed("shape", ...hosts),
+  closed("web", "**/server/**", "**/cli/**", "**/shape/**", "joi", "node:*", "express", "@electric-sql/*"),
+  closed("server", "**/web/**", "**/cli/**"),
+  closed("cli", "**/web/**"),
+);
