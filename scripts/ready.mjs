@@ -7,7 +7,8 @@ import { join } from "node:path";
 import process from "node:process";
 
 const root = join(import.meta.dirname, "..");
-const run = (command, args, options = {}) => execFileSync(command, args, { cwd: root, stdio: ["ignore", "inherit", "inherit"], ...options });
+const run = (command, args, options = {}) =>
+  execFileSync(command, args, { cwd: root, stdio: ["ignore", "inherit", "inherit"], ...options });
 const changed = (path) => (existsSync(path) ? statSync(path).mtimeMs : 0);
 
 const installed = join(root, "node_modules", ".package-lock.json");
@@ -19,10 +20,15 @@ if (changed(installed) < changed(join(root, "package-lock.json"))) {
 const newest = (folder) => {
   let latest = 0;
   for (const entry of readdirSync(folder, { withFileTypes: true, recursive: true }))
-    if (entry.isFile() && !entry.name.includes(".test.")) latest = Math.max(latest, changed(join(entry.parentPath, entry.name)));
+    if (entry.isFile() && !entry.name.includes(".test."))
+      latest = Math.max(latest, changed(join(entry.parentPath, entry.name)));
   return latest;
 };
-const sources = Math.max(newest(join(root, "web")), newest(join(root, "core")), changed(join(root, "package-lock.json")));
+const sources = Math.max(
+  newest(join(root, "web")),
+  newest(join(root, "core")),
+  changed(join(root, "package-lock.json")),
+);
 if (changed(join(root, "dist", "web", "index.html")) < sources) {
   console.log("Building the page …");
   run(process.execPath, [join(root, "node_modules", "vite", "bin", "vite.js"), "build", "web", "--logLevel", "warn"]);
@@ -33,13 +39,18 @@ if (process.argv.includes("--browser")) {
   if (!places.some((place) => place && existsSync(place))) {
     console.log("Installing Chromium for the tests …");
     try {
-      const quiet = { env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" }, stdio: ["ignore", "ignore", "inherit"] };
+      const quiet = {
+        env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+        stdio: ["ignore", "ignore", "inherit"],
+      };
       const as = process.getuid?.() === 0 ? [] : ["sudo", "-n"];
       const [first, ...rest] = [...as, "apt-get"];
       run(first, [...rest, "update", "-qq"], quiet);
       run(first, [...rest, "install", "-y", "-qq", "--no-install-recommends", "chromium"], quiet);
     } catch {
-      console.error("Chromium could not be installed. Install it by hand, or name its program in the variable CHROMIUM.");
+      console.error(
+        "Chromium could not be installed. Install it by hand, or name its program in the variable CHROMIUM.",
+      );
       process.exit(1);
     }
   }

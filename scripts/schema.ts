@@ -3,4 +3,7 @@ import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { frameJsonSchema } from "../shape/json-schema.js";
 
-writeFileSync(join(import.meta.dirname, "..", "docs", "frame.schema.json"), `${JSON.stringify(frameJsonSchema(), null, 2)}\n`);
+writeFileSync(
+  join(import.meta.dirname, "..", "docs", "frame.schema.json"),
+  `${JSON.stringify(frameJsonSchema(), null, 2)}\n`,
+);

@@ -21,8 +21,20 @@ const check = (title, command, args) => {
 };
 const jest = (project, ...more) => {
   const report = join(kept, `${project}.json`);
-  const node = ["--experimental-vm-modules", "--disable-warning=ExperimentalWarning", join(root, "node_modules/jest/bin/jest.js")];
-  const ok = run(`tests: ${project}`, process.execPath, [...node, "--selectProjects", project, "--json", "--outputFile", report, ...more]);
+  const node = [
+    "--experimental-vm-modules",
+    "--disable-warning=ExperimentalWarning",
+    join(root, "node_modules/jest/bin/jest.js"),
+  ];
+  const ok = run(`tests: ${project}`, process.execPath, [
+    ...node,
+    "--selectProjects",
+    project,
+    "--json",
+    "--outputFile",
+    report,
+    ...more,
+  ]);
   try {
     const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, "utf8"));
     passed += numPassedTests;

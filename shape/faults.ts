@@ -71,6 +71,8 @@ export const faultsFrom = (error: Joi.ValidationError | undefined, at: (string |
     const value = item.context && "value" in item.context ? item.context.value : undefined;
     const fault = { pointer: where, received: shown(value), expected: expectedBy(item), remedy: remedyOf(item) };
     if (item.type === "object.unknown") fault.received = `the unknown key ${shown(item.path.at(-1))}`;
+    // a value that is none of the allowed ones need not be told its type too
+    if (item.type.endsWith(".base") && [...faults.values()].some((known) => known.pointer === where)) continue;
     if (!faults.has(`${where} ${fault.expected}`)) faults.set(`${where} ${fault.expected}`, fault);
   }
   return [...faults.values()];

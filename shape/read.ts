@@ -1,4 +1,5 @@
 import type Joi from "joi";
+import { parse as parseWithErrors, type ParseError, printParseErrorCode } from "jsonc-parser";
 import type { Fault } from "../core/frame/fault.js";
 import { faultsOf } from "../core/frame/faults.js";
 import { pointer, segmentsOf } from "../core/frame/pointer.js";
@@ -20,9 +21,18 @@ export const joiOptions: Joi.ValidationOptions = {
   errors: { render: true, label: "key" },
 };
 
-const lineOf = (text: string, position: number): string => {
-  const before = text.slice(0, position).split("\n");
-  return `line ${before.length}, column ${before.at(-1)!.length + 1}`;
+/** Where a text stops being JSON, and why; the language's own parser does not always say. */
+const jsonError = (text: string): string => {
+  if (text.trim() === "") return "it is empty";
+  const errors: ParseError[] = [];
+  parseWithErrors(text, errors, { disallowComments: true, allowTrailingComma: false });
+  const [first] = errors;
+  if (!first) return "it cannot be parsed";
+  const before = text.slice(0, first.offset).split("\n");
+  const words = printParseErrorCode(first.error)
+    .replaceAll(/([a-z])([A-Z])/g, "$1 $2")
+    .toLowerCase();
+  return `${words} at line ${before.length}, column ${before.at(-1)!.length + 1}`;
 };
 
 /** `__proto__` as a key is no key to the language's own objects: what is under it would silently be lost. */
@@ -59,19 +69,8 @@ export const parseJson = (text: string): { ok: true; value: unknown } | { ok: fa
     const value: unknown = JSON.parse(text.replace(/^\uFEFF/, ""));
     const faults = text.includes("__proto__") ? reservedKeys(value, []) : [];
     return faults.length ? { ok: false, faults } : { ok: true, value };
-  } catch (error) {
-    const message = (error as Error).message;
-    const position = /position (\d+)/.exec(message)?.[1];
-    const where = position
-      ? `, at ${lineOf(text, Number(position))}`
-      : text.trim() === ""
-        ? ": it is empty"
-        : ", at its end";
-    return failed(
-      `a text that is not JSON${where}`,
-      "JSON",
-      `Correct it there (${message.replace(/ in JSON.*$/, "").slice(0, 80)}).`,
-    );
+  } catch {
+    return failed(`a text that is not JSON: ${jsonError(text)}`, "JSON", "Correct it there.");
   }
 };
 

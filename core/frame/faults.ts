@@ -271,25 +271,36 @@ const depthFaults = (frame: Frame, report: Report): void => {
       });
 };
 
+interface Claim {
+  id: Id;
+  at: At;
+  text: string;
+}
+
+const clash = (report: Report, own: Claim, other: Claim): void =>
+  report({
+    pointer: pointer("nodes", own.id, ...own.at),
+    received: `${own.text}, which matches the same addresses as ${other.text} of ${other.id}`,
+    expected: "an address that leads to one screen",
+    remedy: "Give one of the two a word of its own.",
+  });
+
 const clashFaults = (frame: Frame, report: Report, touched?: ReadonlySet<Id>): void => {
-  const owner = new Map<string, { id: Id; text: string }>();
+  const claims = new Map<string, Claim>();
   for (const [id, node] of Object.entries(frame.nodes)) {
     if (node.kind !== "screen") continue;
-    const all: [At, string][] = node.path === undefined ? [] : [[["path"], node.path]];
-    node.also?.forEach((text, i) => all.push([["also", i], text]));
-    for (const [at, text] of all) {
-      const result = readPattern(text);
+    const all: Claim[] = node.path === undefined ? [] : [{ id, at: ["path"], text: node.path }];
+    node.also?.forEach((text, i) => all.push({ id, at: ["also", i], text }));
+    for (const claim of all) {
+      const result = readPattern(claim.text);
       if (!result.ok) continue;
       for (const shape of shapesOf(result.pattern)) {
-        const first = owner.get(shape);
-        if (!first) owner.set(shape, { id, text });
-        else if ((first.id !== id || first.text !== text) && (!touched || touched.has(id) || touched.has(first.id)))
-          report({
-            pointer: pointer("nodes", id, ...at),
-            received: `${text}, which matches the same addresses as ${first.text} of ${first.id}`,
-            expected: "an address that leads to one screen",
-            remedy: "Give one of the two a word of its own.",
-          });
+        const first = claims.get(shape);
+        if (!first) claims.set(shape, claim);
+        else if (first.id === id && first.text === claim.text) continue;
+        else if (!touched || touched.has(id)) clash(report, claim, first);
+        // of two that clash, the one that was changed is told
+        else if (touched.has(first.id)) clash(report, first, claim);
       }
     }
   }

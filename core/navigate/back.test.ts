@@ -1,5 +1,20 @@
 import type { Target } from "../frame/types.js";
-import { back, frameOf, hub, opening, pick, run, runIn, screen, stack, tab, tabbed, tap, typing, up } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  opening,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+  up,
+} from "../testing/frames.js";
 
 const swipe: Target = { id: "swipe", label: "Swipe", systemBack: false, edgeSwipe: true };
 const plain: Target = { id: "plain", label: "Plain", systemBack: false };
@@ -13,7 +28,11 @@ describe("Back", () => {
   test("leaves the app at the bottom, which keeps its entries until the person returns", () => {
     const left = run(tabbed(), { do: "scroll", to: 20 }, back);
     expect(left).toMatchObject({ top: null, outside: true, back: [], bars: [], shown: [] });
-    expect(run(tabbed(), { do: "scroll", to: 20 }, back, { do: "return" })).toMatchObject({ top: "a", ui: { scroll: 20 }, outside: false });
+    expect(run(tabbed(), { do: "scroll", to: 20 }, back, { do: "return" })).toMatchObject({
+      top: "a",
+      ui: { scroll: 20 },
+      outside: false,
+    });
   });
   test("while the app is left, opening something brings it back, and touches are ignored", () => {
     expect(run(tabbed(), back, { do: "open", to: "b" })).toMatchObject({ top: "b", outside: false });
@@ -21,7 +40,10 @@ describe("Back", () => {
     expect(run(tabbed(), { do: "return" }).codes).toEqual(["ignored"]);
   });
   test("is ignored on a target that has none", () => {
-    expect(runIn({ ...tabbed(), targets: [swipe] }, {}, pick(1), back)).toMatchObject({ top: "item", codes: ["ignored"] });
+    expect(runIn({ ...tabbed(), targets: [swipe] }, {}, pick(1), back)).toMatchObject({
+      top: "item",
+      codes: ["ignored"],
+    });
   });
 });
 
@@ -29,7 +51,12 @@ describe("up", () => {
   test("takes the top off the innermost stack that has more than one entry, through a hub too, and never leaves or switches", () => {
     expect(run(tabbed(), pick(1), up).top).toBe("a");
     expect(run(tabbed(), tab("bTab"), up)).toMatchObject({ top: "b", codes: ["ignored"] });
-    const above = frameOf({ app: stack(["intro", "home"]), intro: screen({ actions: [opening("home")] }), home: hub(["one"]), one: screen() });
+    const above = frameOf({
+      app: stack(["intro", "home"]),
+      intro: screen({ actions: [opening("home")] }),
+      home: hub(["one"]),
+      one: screen(),
+    });
     expect(run(above, tap("home"), up).top).toBe("intro");
   });
 });
@@ -55,7 +82,8 @@ describe("the ladder", () => {
 });
 
 describe("actions that go back", () => {
-  const frame = (kind: "back" | "root" | "menu") => tabbed({}, { deep: screen({ actions: [{ id: "go", label: "Go", place: "body", do: { kind } }] }) });
+  const frame = (kind: "back" | "root" | "menu") =>
+    tabbed({}, { deep: screen({ actions: [{ id: "go", label: "Go", place: "body", do: { kind } }] }) });
 
   test("`back` is Back, and up where the target has none", () => {
     expect(run(frame("back"), pick(1), tap("deep"), tap("go")).top).toBe("item");
@@ -68,19 +96,34 @@ describe("actions that go back", () => {
     expect(run(frame("menu"), pick(1), tap("deep"), tap("go")).codes).toEqual(["ignored"]);
   });
   test("`close` hands what it gives to the screen that is on top then", () => {
-    expect(run(tabbed(), pick(1), tap("cover"), tap("shut"))).toMatchObject({ top: "item", ui: { received: { seen: "yes" } } });
+    expect(run(tabbed(), pick(1), tap("cover"), tap("shut"))).toMatchObject({
+      top: "item",
+      ui: { received: { seen: "yes" } },
+    });
   });
 });
 
 describe("headers", () => {
   test("a stack draws one for its top screen, with Back when something lies beneath", () => {
     expect(run(tabbed()).headers).toEqual([{ by: "aTab", title: "A", back: false, menu: false, close: false }]);
-    expect(run(tabbed(), pick(4)).headers).toEqual([{ by: "aTab", title: "Item 4", back: true, menu: false, close: false }]);
+    expect(run(tabbed(), pick(4)).headers).toEqual([
+      { by: "aTab", title: "Item 4", back: true, menu: false, close: false },
+    ]);
   });
   test("what lies beneath is looked for through nested stacks, up to the nearest hub", () => {
-    const nested = frameOf({ app: stack(["one", "flow"]), one: screen({ actions: [opening("flow")] }), flow: stack(["two"]), two: screen() });
+    const nested = frameOf({
+      app: stack(["one", "flow"]),
+      one: screen({ actions: [opening("flow")] }),
+      flow: stack(["two"]),
+      two: screen(),
+    });
     expect(run(nested, tap("flow")).headers).toMatchObject([{ by: "flow", back: true }]);
-    const above = frameOf({ app: stack(["one", "home"]), one: screen({ actions: [opening("home")] }), home: hub(["two"], { strip: true }), two: screen({ title: "Two" }) });
+    const above = frameOf({
+      app: stack(["one", "home"]),
+      one: screen({ actions: [opening("home")] }),
+      home: hub(["two"], { strip: true }),
+      two: screen({ title: "Two" }),
+    });
     expect(run(above, tap("home")).headers).toMatchObject([
       { by: "home", title: "Two", back: true },
       { by: "home", title: "Two", back: false },
@@ -88,7 +131,11 @@ describe("headers", () => {
   });
   test("`header` turns them off, or on for a container", () => {
     expect(run(tabbed({}, { a: screen({ header: "off" }) })).headers).toEqual([]);
-    expect(run(tabbed({}, { aTab: stack(["a"]), home: hub(["aTab"], { header: "on", title: "Home" }), cover: screen() })).headers.map((header) => header.by)).toEqual(["app", "aTab"]);
+    expect(
+      run(
+        tabbed({}, { aTab: stack(["a"]), home: hub(["aTab"], { header: "on", title: "Home" }), cover: screen() }),
+      ).headers.map((header) => header.by),
+    ).toEqual(["app", "aTab"]);
   });
   test("a screen that is itself a tab has one by its hub", () => {
     expect(run(tabbed(), tab("c")).headers).toMatchObject([{ by: "home", title: "c", back: false }]);

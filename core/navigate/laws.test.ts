@@ -50,23 +50,29 @@ describe("laws of the engine, over random frames and random events", () => {
   test("a step never throws, never leaves a stack empty, never changes the state it was given, and is the same each time", () => {
     let steps = 0;
     fc.assert(
-      fc.property(anyFrame(), fc.array(anyEvent(), { minLength: 20, maxLength: 40 }), fc.constantFrom(...targets), (frame, events, target) => {
-        freeze(frame);
-        let view = viewOf(frame, { target });
-        let state: State = freeze(launch(frame, view).state);
-        for (const event of events as NavigationEvent[]) {
-          const first = step(frame, view, state, event);
-          if (!isDeepStrictEqual(step(frame, view, state, event), first)) throw new Error("another answer to the same");
-          const fault = wrong(frame, first.state.root);
-          if (fault) throw new Error(fault);
-          const ignored = first.notes.length === 1 && first.notes[0]!.code === "ignored";
-          if (ignored && (event as NavigationEvent | null)?.do !== "wait") expect(first.state.root).toBe(state.root);
-          state = freeze(first.state);
-          if (typeof event === "object" && event !== null) view = viewAfter(frame, view, event);
-          steps += 1;
-        }
-        JSON.stringify(snapshotOf(frame, view, { state, moves: [], notes: [] }));
-      }),
+      fc.property(
+        anyFrame(),
+        fc.array(anyEvent(), { minLength: 20, maxLength: 40 }),
+        fc.constantFrom(...targets),
+        (frame, events, target) => {
+          freeze(frame);
+          let view = viewOf(frame, { target });
+          let state: State = freeze(launch(frame, view).state);
+          for (const event of events as NavigationEvent[]) {
+            const first = step(frame, view, state, event);
+            if (!isDeepStrictEqual(step(frame, view, state, event), first))
+              throw new Error("another answer to the same");
+            const fault = wrong(frame, first.state.root);
+            if (fault) throw new Error(fault);
+            const ignored = first.notes.length === 1 && first.notes[0]!.code === "ignored";
+            if (ignored && (event as NavigationEvent | null)?.do !== "wait") expect(first.state.root).toBe(state.root);
+            state = freeze(first.state);
+            if (typeof event === "object" && event !== null) view = viewAfter(frame, view, event);
+            steps += 1;
+          }
+          JSON.stringify(snapshotOf(frame, view, { state, moves: [], notes: [] }));
+        },
+      ),
       runs,
     );
     expect(steps).toBeGreaterThan(10_000);
@@ -74,36 +80,46 @@ describe("laws of the engine, over random frames and random events", () => {
 
   test("Back always ends: in leaving the app where there is a Back, and never in a loop", () => {
     fc.assert(
-      fc.property(anyFrame(), fc.array(anyEvent(), { maxLength: 25 }), fc.constantFrom(...targets), (frame, events, target) => {
-        const view = viewOf(frame, { target });
-        let { state } = launch(frame, view);
-        for (const event of events as NavigationEvent[]) state = step(frame, view, state, event).state;
-        if (state.outside) return;
-        const ladder = ladderOf(frame, view, state);
-        if (target === "key") expect(ladder.end).toBe("exit");
-        for (const at of ladder.steps) expect(wrong(frame, at.root)).toBeNull();
-      }),
+      fc.property(
+        anyFrame(),
+        fc.array(anyEvent(), { maxLength: 25 }),
+        fc.constantFrom(...targets),
+        (frame, events, target) => {
+          const view = viewOf(frame, { target });
+          let { state } = launch(frame, view);
+          for (const event of events as NavigationEvent[]) state = step(frame, view, state, event).state;
+          if (state.outside) return;
+          const ladder = ladderOf(frame, view, state);
+          if (target === "key") expect(ladder.end).toBe("exit");
+          for (const at of ladder.steps) expect(wrong(frame, at.root)).toBeNull();
+        },
+      ),
       { numRuns: 300 },
     );
   });
 
   test("a state put on an edited frame is one of that frame, and keeps its top screen where that still stands", () => {
     fc.assert(
-      fc.property(anyFrame(), fc.array(anyEvent(), { maxLength: 12 }), fc.array(anyEdit(), { maxLength: 6 }), (frame, events, edits) => {
-        const view = viewOf(frame);
-        let { state } = launch(frame, view);
-        for (const event of events as NavigationEvent[]) state = step(frame, view, state, event).state;
-        let now = frame;
-        for (const edit of edits) {
-          const result = applySoundly(now, edit);
-          if (!result.ok) continue;
-          now = result.frame;
-          const before = topOf(state.root).node;
-          state = refit(now, view, state, edit.kind === "rename" ? { [edit.id]: edit.to } : {});
-          expect(wrong(now, state.root)).toBeNull();
-          if (edit.kind === "set" || edit.kind === "setFrame") expect(topOf(state.root).node).toBe(before);
-        }
-      }),
+      fc.property(
+        anyFrame(),
+        fc.array(anyEvent(), { maxLength: 12 }),
+        fc.array(anyEdit(), { maxLength: 6 }),
+        (frame, events, edits) => {
+          const view = viewOf(frame);
+          let { state } = launch(frame, view);
+          for (const event of events as NavigationEvent[]) state = step(frame, view, state, event).state;
+          let now = frame;
+          for (const edit of edits) {
+            const result = applySoundly(now, edit);
+            if (!result.ok) continue;
+            now = result.frame;
+            const before = topOf(state.root).node;
+            state = refit(now, view, state, edit.kind === "rename" ? { [edit.id]: edit.to } : {});
+            expect(wrong(now, state.root)).toBeNull();
+            if (edit.kind === "set" || edit.kind === "setFrame") expect(topOf(state.root).node).toBe(before);
+          }
+        },
+      ),
       { numRuns: 300 },
     );
   });

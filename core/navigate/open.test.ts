@@ -1,16 +1,44 @@
-import { back, frameOf, hub, list, openTo, opening, pick, run, screen, stack, tab, tabbed, tap, typing } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  list,
+  openTo,
+  opening,
+  pick,
+  run,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+} from "../testing/frames.js";
 
 describe("opening a screen", () => {
   test("a screen inside a tab is laid on that tab's stack, and its bar stays", () => {
     const seen = run(tabbed(), pick(3));
-    expect(seen).toMatchObject({ top: "item", params: { item: "3" }, trail: ["a", "item"], address: "/a/3", back: ["a", "exit"] });
+    expect(seen).toMatchObject({
+      top: "item",
+      params: { item: "3" },
+      trail: ["a", "item"],
+      address: "/a/3",
+      back: ["a", "exit"],
+    });
     expect(seen.bars).toEqual([{ hub: "home", face: "bar", active: "aTab", more: [], inert: false, open: false }]);
     expect(seen.moves).toEqual([{ kind: "push", in: "aTab", leaving: "a", entering: "item", toward: "forward" }]);
   });
 
   test("a screen beside the hub covers its bar", () => {
     const seen = run(tabbed(), pick(3), tap("cover"));
-    expect(seen).toMatchObject({ top: "cover", bars: [], headers: [], trail: ["cover"], tabs: {}, back: ["item", "a", "exit"] });
+    expect(seen).toMatchObject({
+      top: "cover",
+      bars: [],
+      headers: [],
+      trail: ["cover"],
+      tabs: {},
+      back: ["item", "a", "exit"],
+    });
   });
 
   test("a screen of another tab takes the person to its own tab, and says so", () => {
@@ -25,7 +53,13 @@ describe("opening a screen", () => {
   });
 
   test("a start that wants a param which was not given is not laid", () => {
-    const frame = frameOf({ app: stack(["home", "inner"]), home: screen(), inner: stack(["first", "second"]), first: screen({ path: "/f/:x" }), second: screen() });
+    const frame = frameOf({
+      app: stack(["home", "inner"]),
+      home: screen(),
+      inner: stack(["first", "second"]),
+      first: screen({ path: "/f/:x" }),
+      second: screen(),
+    });
     expect(run(frame, openTo("second")).trail).toEqual(["home", "second"]);
     const given = run(frame, openTo("second", { x: "5" }));
     expect(given.trail).toEqual(["home", "first", "second"]);
@@ -54,7 +88,12 @@ describe("opening a screen", () => {
   });
 
   test("a screen that is itself a tab is replaced when it is opened with other params", () => {
-    const frame = frameOf({ app: stack(["home"]), home: hub(["one", "two"]), one: screen({ actions: [opening("two", { params: { x: "1" } })] }), two: screen() });
+    const frame = frameOf({
+      app: stack(["home"]),
+      home: hub(["one", "two"]),
+      one: screen({ actions: [opening("two", { params: { x: "1" } })] }),
+      two: screen(),
+    });
     const first = run(frame, tap("two"));
     expect(first).toMatchObject({ top: "two", params: { x: "1" } });
     const second = run(frame, tap("two"), openTo("two", { x: "2" }));
@@ -110,7 +149,13 @@ describe("how a screen is opened", () => {
   });
 
   test("a nested stack that `replace` empties leaves its parent", () => {
-    const frame = frameOf({ app: stack(["home", "flow", "end"]), home: screen({ actions: [opening("flow")] }), flow: stack(["step"]), step: screen({ actions: [opening("end", { how: "replace" })] }), end: screen() });
+    const frame = frameOf({
+      app: stack(["home", "flow", "end"]),
+      home: screen({ actions: [opening("flow")] }),
+      flow: stack(["step"]),
+      step: screen({ actions: [opening("end", { how: "replace" })] }),
+      end: screen(),
+    });
     expect(run(frame, tap("flow"), tap("end")).back).toEqual(["home", "exit"]);
   });
 
@@ -127,7 +172,10 @@ describe("what is handed over", () => {
     app: stack(["form", "done"]),
     form: screen({
       body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] },
-      actions: [opening("done", { params: { who: "{draft.name}" }, with: { text: "for {draft.name}" }, how: "replace" }), opening("form")],
+      actions: [
+        opening("done", { params: { who: "{draft.name}" }, with: { text: "for {draft.name}" }, how: "replace" }),
+        opening("form"),
+      ],
     }),
     done: screen({ wants: ["text"] }),
   });

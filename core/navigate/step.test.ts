@@ -1,11 +1,32 @@
 import type { Frame } from "../frame/types.js";
-import { back, frameOf, list, openTo, opening, pick, run, runIn, screen, stack, tab, tabbed, tap, typing, wait } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  list,
+  openTo,
+  opening,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+  wait,
+} from "../testing/frames.js";
 import type { NavigationEvent } from "./events.js";
 import { beyondRange } from "./range.js";
 
 describe("time", () => {
   const timed = (ms: number) =>
-    frameOf({ app: stack(["splash", "home", "other"]), splash: screen({ after: { ms, do: { kind: "open", to: "home", how: "replace" } }, actions: [opening("other")] }), home: screen(), other: screen() });
+    frameOf({
+      app: stack(["splash", "home", "other"]),
+      splash: screen({ after: { ms, do: { kind: "open", to: "home", how: "replace" } }, actions: [opening("other")] }),
+      home: screen(),
+      other: screen(),
+    });
 
   test("an `after` fires once its screen has been the top for its time without a break", () => {
     expect(run(timed(1000), wait(999)).top).toBe("splash");
@@ -13,10 +34,19 @@ describe("time", () => {
     expect(run(timed(1000), wait(600), tap("other"), back, wait(600)).top).toBe("splash");
   });
   test("it fires once each time its screen becomes the top", () => {
-    const frame: Frame = { ...frameOf({ app: stack(["a", "b"]), a: screen({ after: { ms: 10, do: { kind: "set", fact: "seen", is: true } }, actions: [opening("b")] }), b: screen() }), facts: [{ id: "seen", label: "Seen" }] };
+    const frame: Frame = {
+      ...frameOf({
+        app: stack(["a", "b"]),
+        a: screen({ after: { ms: 10, do: { kind: "set", fact: "seen", is: true } }, actions: [opening("b")] }),
+        b: screen(),
+      }),
+      facts: [{ id: "seen", label: "Seen" }],
+    };
     expect(run(frame, wait(10)).facts).toEqual({ seen: true });
     expect(run(frame, wait(10), { do: "fact", id: "seen", is: false }, wait(100)).facts).toEqual({ seen: false });
-    expect(run(frame, wait(10), { do: "fact", id: "seen", is: false }, tap("b"), back, wait(10)).facts).toEqual({ seen: true });
+    expect(run(frame, wait(10), { do: "fact", id: "seen", is: false }, tap("b"), back, wait(10)).facts).toEqual({
+      seen: true,
+    });
   });
   test("screens that open one another for ever are stopped after 50 in one wait", () => {
     const after = (to: string) => ({ after: { ms: 1, do: { kind: "open" as const, to, how: "replace" as const } } });
@@ -30,13 +60,20 @@ describe("time", () => {
 
 describe("rows", () => {
   test("a row opens its target with its number, and with those params of its screen that the target's address names", () => {
-    const frame = frameOf({ app: stack(["plots", "plot", "bed"]), plots: list("plot", "plot"), plot: list("bed", "bed", { path: "/p/:plot" }), bed: screen({ path: "/p/:plot/b/:bed" }) });
+    const frame = frameOf({
+      app: stack(["plots", "plot", "bed"]),
+      plots: list("plot", "plot"),
+      plot: list("bed", "bed", { path: "/p/:plot" }),
+      bed: screen({ path: "/p/:plot/b/:bed" }),
+    });
     const seen = run(frame, pick(3), pick(2));
     expect(seen).toMatchObject({ params: { plot: "3", bed: "2" }, address: "/p/3/b/2" });
   });
   test("the row picked is remembered with its screen", () => {
     const seen = run(tabbed(), pick(4), back);
-    expect(seen.at.state.root.inside.entries[0]).toMatchObject({ inside: { tabs: { aTab: { inside: { entries: [{ ui: { picked: 4 } }] } } } } });
+    expect(seen.at.state.root.inside.entries[0]).toMatchObject({
+      inside: { tabs: { aTab: { inside: { entries: [{ ui: { picked: 4 } }] } } } },
+    });
   });
   test("a row that is not there, or leads nowhere, changes nothing", () => {
     expect(run(tabbed(), pick(10))).toMatchObject({ top: "a", codes: ["ignored"] });
@@ -51,13 +88,21 @@ describe("facts and limits of actions", () => {
       a: screen({
         actions: [
           { ...opening("b"), only: { facts: { signedIn: true } } },
-          { id: "enter", label: "Enter", place: "body", do: { kind: "set", fact: "signedIn", is: true, then: { kind: "open", to: "b" } } },
+          {
+            id: "enter",
+            label: "Enter",
+            place: "body",
+            do: { kind: "set", fact: "signedIn", is: true, then: { kind: "open", to: "b" } },
+          },
           { id: "wide", label: "Wide", place: "body", only: { bands: ["desk"] }, do: { kind: "open", to: "b" } },
         ],
       }),
       b: screen(),
     }),
-    facts: [{ id: "signedIn", label: "Signed in" }, { id: "session", label: "Session", values: ["unknown", "out", "in"], lasting: false }],
+    facts: [
+      { id: "signedIn", label: "Signed in" },
+      { id: "session", label: "Session", values: ["unknown", "out", "in"], lasting: false },
+    ],
   };
   test("facts start at their launch value, else their first", () => {
     expect(run(frame).facts).toEqual({ signedIn: false, session: "unknown" });
@@ -82,8 +127,10 @@ describe("the end of the process", () => {
   test("`place`, the default, brings the entries back with nothing on them", () => {
     expect(ended(undefined)).toMatchObject({ top: "form", ui: { drafts: {} }, codes: ["draft-lost"] });
   });
-  test("`nothing` launches anew", () => expect(ended("nothing")).toMatchObject({ top: "a", tabs: { aTab: ["a"] }, codes: ["draft-lost"] }));
-  test("`everything` keeps all", () => expect(ended("everything")).toMatchObject({ top: "form", ui: { drafts: { name: "half" } }, codes: [] }));
+  test("`nothing` launches anew", () =>
+    expect(ended("nothing")).toMatchObject({ top: "a", tabs: { aTab: ["a"] }, codes: ["draft-lost"] }));
+  test("`everything` keeps all", () =>
+    expect(ended("everything")).toMatchObject({ top: "form", ui: { drafts: { name: "half" } }, codes: [] }));
 });
 
 describe("views", () => {
@@ -94,7 +141,10 @@ describe("views", () => {
     expect(after.view).toMatchObject({ width: 1000, height: 700 });
   });
   test("a target that is not there is ignored", () => {
-    expect(run(tabbed(), { do: "view", width: 1000, height: 700, target: "watch" })).toMatchObject({ codes: ["ignored"], view: { width: 390 } });
+    expect(run(tabbed(), { do: "view", width: 1000, height: 700, target: "watch" })).toMatchObject({
+      codes: ["ignored"],
+      view: { width: 390 },
+    });
   });
 });
 
@@ -106,8 +156,19 @@ test("extras of a hub can be tapped while its rail or panel is seen", () => {
 });
 
 test("a frame is said to be beyond the engine where it uses what that does not run", () => {
-  const frame = tabbed({ faces: { hand: "drawer" } }, { c: screen({ opens: "sheet", needs: [{ fact: "x", is: true }] }), cover: screen({ actions: [opening("c", { as: "dialog" })] }) });
-  expect(beyondRange(frame).map(({ pointer }) => pointer)).toEqual(["/nodes/home/faces/hand", "/nodes/c/needs", "/nodes/c/opens", "/nodes/cover/actions/0/do/as"]);
+  const frame = tabbed(
+    { faces: { hand: "drawer" } },
+    {
+      c: screen({ opens: "sheet", needs: [{ fact: "x", is: true }] }),
+      cover: screen({ actions: [opening("c", { as: "dialog" })] }),
+    },
+  );
+  expect(beyondRange(frame).map(({ pointer }) => pointer)).toEqual([
+    "/nodes/home/faces/hand",
+    "/nodes/c/needs",
+    "/nodes/c/opens",
+    "/nodes/cover/actions/0/do/as",
+  ]);
   expect(beyondRange(tabbed())).toEqual([]);
 });
 

@@ -1,15 +1,32 @@
 import type { HubNode } from "../frame/types.js";
-import { back, frameOf, hub, openTo, pick, run, runIn, screen, stack, tab, tabbed, tap, typing } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  openTo,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+} from "../testing/frames.js";
 
 describe("what a tab keeps when it is left", () => {
-  const away = (keep: HubNode["keep"]) => run(tabbed({ keep }), tab("bTab"), tap("form"), typing("half"), { do: "scroll", to: 40 }, tab("aTab"), tab("bTab"));
+  const away = (keep: HubNode["keep"]) =>
+    run(tabbed({ keep }), tab("bTab"), tap("form"), typing("half"), { do: "scroll", to: 40 }, tab("aTab"), tab("bTab"));
 
   test("`live`, the default, keeps entries, scroll and drafts", () => {
     expect(away(undefined)).toMatchObject({ top: "form", ui: { scroll: 40, drafts: { name: "half" } } });
   });
   test("`place` keeps the entries and empties what was left on them, saying which drafts went", () => {
     expect(away("place")).toMatchObject({ top: "form", ui: { scroll: 0, drafts: {} } });
-    expect(run(tabbed({ keep: "place" }), tab("bTab"), tap("form"), typing("half"), tab("aTab")).codes).toEqual(["draft-lost"]);
+    expect(run(tabbed({ keep: "place" }), tab("bTab"), tap("form"), typing("half"), tab("aTab")).codes).toEqual([
+      "draft-lost",
+    ]);
   });
   test("`fresh` keeps nothing: the tab is made anew when it next shows", () => {
     expect(away("fresh")).toMatchObject({ top: "b" });
@@ -22,15 +39,18 @@ describe("what a tab keeps when it is left", () => {
 });
 
 describe("choosing the tab already chosen", () => {
-  const again = (rule: HubNode["again"]) => run(tabbed({ again: rule }), pick(1), tap("deep"), { do: "scroll", to: 30 }, tab("aTab"));
+  const again = (rule: HubNode["again"]) =>
+    run(tabbed({ again: rule }), pick(1), tap("deep"), { do: "scroll", to: 30 }, tab("aTab"));
 
   test("`root`, the default, goes back to its first screen, and from there scrolls to the top", () => {
     expect(again(undefined).trail).toEqual(["a"]);
     expect(run(tabbed(), { do: "scroll", to: 30 }, tab("aTab")).ui.scroll).toBe(0);
     expect(run(tabbed(), { do: "scroll", to: 30 }, pick(1), tab("aTab")).ui.scroll).toBe(30);
   });
-  test("`top` scrolls to the top and stays", () => expect(again("top")).toMatchObject({ top: "deep", ui: { scroll: 0 } }));
-  test("`none` does nothing", () => expect(again("none")).toMatchObject({ top: "deep", ui: { scroll: 30 }, moves: [] }));
+  test("`top` scrolls to the top and stays", () =>
+    expect(again("top")).toMatchObject({ top: "deep", ui: { scroll: 0 } }));
+  test("`none` does nothing", () =>
+    expect(again("none")).toMatchObject({ top: "deep", ui: { scroll: 30 }, moves: [] }));
 });
 
 describe("Back at a tab's first screen", () => {
@@ -42,13 +62,25 @@ describe("Back at a tab's first screen", () => {
     expect(run(frame, tab("bTab"), tab("c")).back).toEqual(["b", "a", "exit"]);
     expect(run(frame, tab("bTab"), tab("c"), tab("bTab")).back).toEqual(["c", "a", "exit"]);
   });
-  test("`leave` goes out of the hub at once", () => expect(run(tabbed({ back: "leave" }), tab("bTab")).back).toEqual(["exit"]));
+  test("`leave` goes out of the hub at once", () =>
+    expect(run(tabbed({ back: "leave" }), tab("bTab")).back).toEqual(["exit"]));
   test("what lies beneath the hub comes next", () => {
-    const frame = frameOf({ app: stack(["intro", "home"]), intro: screen(), home: hub(["one", "two"]), one: screen(), two: screen() });
+    const frame = frameOf({
+      app: stack(["intro", "home"]),
+      intro: screen(),
+      home: hub(["one", "two"]),
+      one: screen(),
+      two: screen(),
+    });
     expect(run(frame, openTo("two")).back).toEqual(["one", "intro", "exit"]);
   });
   test("a switch moves toward its side by the order of the tabs", () => {
-    expect(run(tabbed(), tab("c")).moves[0]).toMatchObject({ kind: "switch", in: "home", entering: "c", toward: "forward" });
+    expect(run(tabbed(), tab("c")).moves[0]).toMatchObject({
+      kind: "switch",
+      in: "home",
+      entering: "c",
+      toward: "forward",
+    });
     expect(run(tabbed(), tab("c"), back).moves[0]).toMatchObject({ kind: "switch", entering: "aTab", toward: "back" });
   });
 });
@@ -81,7 +113,14 @@ describe("faces and bars", () => {
     expect(at(390, tabbed({ faces: { desk: "rail" } }))).toBeUndefined();
   });
   test("a target has faces of its own, and a low view the short one", () => {
-    const frame = { ...tabbed({ faces, facesOn: { b: { hand: "top" } }, shortFace: "rail" }), short: 480, targets: [{ id: "a", label: "A" }, { id: "b", label: "B" }] };
+    const frame = {
+      ...tabbed({ faces, facesOn: { b: { hand: "top" } }, shortFace: "rail" }),
+      short: 480,
+      targets: [
+        { id: "a", label: "A" },
+        { id: "b", label: "B" },
+      ],
+    };
     expect(runIn(frame, { target: "b" }).bars[0]?.face).toBe("top");
     expect(runIn(frame, { width: 500, height: 400 }).bars[0]?.face).toBe("rail");
   });

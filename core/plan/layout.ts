@@ -5,6 +5,8 @@ import { stepsOf } from "./steps.js";
 
 /** The measures of a plan, px. */
 export interface PlanSizes {
+  /** Taps further in than this go in no further: a long chain must not push everything else out of sight. */
+  mostSteps: number;
   card: { width: number; height: number };
   /** A card without its picture. */
   row: { width: number; height: number };
@@ -24,6 +26,7 @@ export const planSizes: PlanSizes = {
   card: { width: 96, height: 134 },
   row: { width: 148, height: 26 },
   step: 22,
+  mostSteps: 6,
   gap: 10,
   pad: 10,
   head: 30,
@@ -107,7 +110,7 @@ export interface PlanOptions {
 
 const measured = (frame: Frame, options: PlanOptions) => {
   const sizes = options.sizes ?? planSizes;
-  const { gap, pad, head, tooth, step, caption } = sizes;
+  const { gap, pad, head, tooth, step, mostSteps, caption } = sizes;
   const pictured = options.pictured ?? (() => true);
   const spread = options.spread ?? 0;
 
@@ -166,11 +169,12 @@ const measured = (frame: Frame, options: PlanOptions) => {
       let width = 0;
       for (const { id: child, taps, under } of list) {
         const inner = Object.assign(card(child, id), { taps, under });
-        inner.x = x + taps * step;
+        const indent = Math.min(taps, mostSteps) * step;
+        inner.x = x + indent;
         inner.y = y;
         made.inner.push(inner);
         y += inner.height + gap;
-        width = Math.max(width, taps * step + inner.width);
+        width = Math.max(width, indent + inner.width);
       }
       return { width, bottom: y };
     };

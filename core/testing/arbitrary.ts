@@ -19,7 +19,13 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     const screen = (): Id => {
       const id = `s${(count += 1)}`;
       const path = pathOf(id, roll(4));
-      nodes[id] = { kind: "screen", title: `${id} {x}`, ...(path && { path }), ...(roll(4) === 0 && { bars: "hide" as const }), ...(roll(5) === 0 && { header: "off" as const }) };
+      nodes[id] = {
+        kind: "screen",
+        title: `${id} {x}`,
+        ...(path && { path }),
+        ...(roll(4) === 0 && { bars: "hide" as const }),
+        ...(roll(5) === 0 && { header: "off" as const }),
+      };
       return id;
     };
     const container = (depth: number): Id => {
@@ -29,7 +35,15 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       const size = 1 + roll(4);
       for (let i = 0; i < size; i += 1) children.push(depth < 3 && roll(3) === 0 ? container(depth + 1) : screen());
       if (roll(2) === 0 && depth > 0)
-        nodes[id] = { kind: "hub", children, keep: of("live", "place", "fresh"), again: of("root", "top", "none"), back: of("start", "visited", "leave"), limit: 2 + roll(4), start: children[roll(children.length)]! };
+        nodes[id] = {
+          kind: "hub",
+          children,
+          keep: of("live", "place", "fresh"),
+          again: of("root", "top", "none"),
+          back: of("start", "visited", "leave"),
+          limit: 2 + roll(4),
+          start: children[roll(children.length)]!,
+        };
       else {
         nodes[id] = { kind: "stack", children, start: children[roll(children.length)]! };
         stacks.push(id);
@@ -41,14 +55,24 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     // a few shared screens, and a loose one
     for (let i = 0; i < roll(3); i += 1) {
       const to = nodes[stacks[roll(stacks.length)]!]!;
-      const shared = all.filter((id) => nodes[id]!.kind === "screen" && !Object.values(nodes).some((node) => node.kind === "hub" && node.children.includes(id)));
+      const shared = all.filter(
+        (id) =>
+          nodes[id]!.kind === "screen" &&
+          !Object.values(nodes).some((node) => node.kind === "hub" && node.children.includes(id)),
+      );
       const id = shared[roll(Math.max(1, shared.length))];
       if (id && to.kind === "stack" && !to.children.includes(id)) to.children.push(id);
     }
     nodes.loose = { kind: "screen" };
     const doing = (deep = 0): Do =>
       of<() => Do>(
-        () => ({ kind: "open", to: of(...all, "loose"), params: { x: of("1", "{x}", "{draft.name}") }, how: of("add", "replace", "clear"), ...(roll(3) === 0 && { with: { w: "{x}" } }) }),
+        () => ({
+          kind: "open",
+          to: of(...all, "loose"),
+          params: { x: of("1", "{x}", "{draft.name}") },
+          how: of("add", "replace", "clear"),
+          ...(roll(3) === 0 && { with: { w: "{x}" } }),
+        }),
         () => ({ kind: "back" }),
         () => ({ kind: "close", give: { got: "{x}" } }),
         () => ({ kind: "root" }),
@@ -58,17 +82,27 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     for (const id of all) {
       const node = nodes[id]!;
       if (node.kind !== "screen") continue;
-      const actions: Action[] = Array.from({ length: roll(3) }, (_, i) => ({ id: `a${i}`, label: "Go", place: of("body", "start", "end", "footer"), do: doing() }));
+      const actions: Action[] = Array.from({ length: roll(3) }, (_, i) => ({
+        id: `a${i}`,
+        label: "Go",
+        place: of("body", "start", "end", "footer"),
+        do: doing(),
+      }));
       if (actions.length) node.actions = actions;
-      if (roll(3) === 0) node.body = { kind: "list", rows: 5, row: "{n}", opens: of(...all), param: "x" };
-      else if (roll(3) === 0) node.body = { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] };
+      const body = roll(5);
+      if (body < 2) node.body = { kind: "list", rows: 5, row: "{n}", opens: of(...all), param: "x" };
+      if (body === 2) node.body = { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] };
       if (roll(6) === 0) node.after = { ms: 100 * (1 + roll(5)), do: doing() };
       if (roll(6) === 0) node.wants = ["w"];
     }
     return plainFrame({
       format: "handy-frame/1",
       name: "Any",
-      targets: [{ id: "key", label: "Key" }, { id: "swipe", label: "Swipe", systemBack: false, edgeSwipe: true }, { id: "none", label: "None", systemBack: false }],
+      targets: [
+        { id: "key", label: "Key" },
+        { id: "swipe", label: "Swipe", systemBack: false, edgeSwipe: true },
+        { id: "none", label: "None", systemBack: false },
+      ],
       facts: [{ id: "on", label: "On", lasting: roll(2) === 0 }],
       relaunch: of("nothing", "place", "everything"),
       root,
@@ -76,8 +110,13 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     });
   });
 
-const anyId = fc.oneof(fc.integer({ min: 1, max: 24 }).chain((n) => fc.constantFrom(`s${n}`, `n${n}`)), fc.constantFrom("loose", "nothing", "constructor", "__proto__"));
-const params = fc.dictionary(fc.constantFrom("x", "constructor", "y"), fc.string({ maxLength: 4, unit: "binary" }), { maxKeys: 2 });
+const anyId = fc.oneof(
+  fc.integer({ min: 1, max: 24 }).chain((n) => fc.constantFrom(`s${n}`, `n${n}`)),
+  fc.constantFrom("loose", "nothing", "constructor", "__proto__"),
+);
+const params = fc.dictionary(fc.constantFrom("x", "constructor", "y"), fc.string({ maxLength: 4, unit: "binary" }), {
+  maxKeys: 2,
+});
 
 /** Any event, of which about one in ten is none. */
 export const anyEvent = (): fc.Arbitrary<unknown> =>
@@ -86,12 +125,35 @@ export const anyEvent = (): fc.Arbitrary<unknown> =>
     { weight: 3, arbitrary: fc.record({ do: fc.constant("pick"), row: fc.integer({ min: 1, max: 6 }) }) },
     { weight: 4, arbitrary: fc.record({ do: fc.constant("tab"), to: anyId }) },
     { weight: 3, arbitrary: fc.record({ do: fc.constantFrom("back", "up", "dismiss", "return", "kill", "menu") }) },
-    { weight: 4, arbitrary: fc.record({ do: fc.constant("open"), to: anyId, params, how: fc.constantFrom("add", "replace", "clear") }, { requiredKeys: ["do", "to"] }) },
+    {
+      weight: 4,
+      arbitrary: fc.record(
+        { do: fc.constant("open"), to: anyId, params, how: fc.constantFrom("add", "replace", "clear") },
+        { requiredKeys: ["do", "to"] },
+      ),
+    },
     { weight: 1, arbitrary: fc.record({ do: fc.constant("wait"), ms: fc.integer({ min: 0, max: 2000 }) }) },
     { weight: 1, arbitrary: fc.record({ do: fc.constant("scroll"), to: fc.nat(900) }) },
-    { weight: 2, arbitrary: fc.record({ do: fc.constant("type"), field: fc.constantFrom("name", "reply"), text: fc.string({ maxLength: 5 }) }) },
-    { weight: 1, arbitrary: fc.record({ do: fc.constant("fact"), id: fc.constantFrom("on", "off"), is: fc.boolean() }) },
-    { weight: 1, arbitrary: fc.record({ do: fc.constant("view"), width: fc.integer({ min: 1, max: 2000 }), height: fc.integer({ min: 1, max: 2000 }) }) },
+    {
+      weight: 2,
+      arbitrary: fc.record({
+        do: fc.constant("type"),
+        field: fc.constantFrom("name", "reply"),
+        text: fc.string({ maxLength: 5 }),
+      }),
+    },
+    {
+      weight: 1,
+      arbitrary: fc.record({ do: fc.constant("fact"), id: fc.constantFrom("on", "off"), is: fc.boolean() }),
+    },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        do: fc.constant("view"),
+        width: fc.integer({ min: 1, max: 2000 }),
+        height: fc.integer({ min: 1, max: 2000 }),
+      }),
+    },
     { weight: 2, arbitrary: fc.anything() },
   );
 
@@ -100,12 +162,27 @@ export const anyEdit = (): fc.Arbitrary<Edit> => {
   const id = fc.integer({ min: 1, max: 24 }).chain((n) => fc.constantFrom(`s${n}`, `n${n}`, "loose"));
   const place = fc.option(id, { nil: null });
   return fc.oneof(
-    fc.record({ kind: fc.constant("add" as const), nodes: fc.constant({ fresh: { kind: "screen" as const, title: "Fresh" } }), top: fc.constant("fresh"), parent: place, after: place }),
+    fc.record({
+      kind: fc.constant("add" as const),
+      nodes: fc.constant({ fresh: { kind: "screen" as const, title: "Fresh" } }),
+      top: fc.constant("fresh"),
+      parent: place,
+      after: place,
+    }),
     fc.record({ kind: fc.constant("remove" as const), id }),
     fc.record({ kind: fc.constant("rename" as const), id, to: fc.constantFrom("other", "renamed", "s1", "9no") }),
     fc.record({ kind: fc.constant("move" as const), id, from: place, to: place, after: place }),
-    fc.record({ kind: fc.constant("set" as const), node: id, key: fc.constantFrom("title", "bars", "header"), value: fc.constantFrom(undefined, "hide", "on") }) as fc.Arbitrary<Edit>,
-    fc.record({ kind: fc.constant("setFrame" as const), key: fc.constant("name" as const), value: fc.string({ minLength: 1, maxLength: 9 }) }),
+    fc.record({
+      kind: fc.constant("set" as const),
+      node: id,
+      key: fc.constantFrom("title", "bars", "header"),
+      value: fc.constantFrom(undefined, "hide", "on"),
+    }) as fc.Arbitrary<Edit>,
+    fc.record({
+      kind: fc.constant("setFrame" as const),
+      key: fc.constant("name" as const),
+      value: fc.string({ minLength: 1, maxLength: 9 }),
+    }),
     id.map((from) => ({ kind: "duplicate" as const, id: from, ids: { [from]: "copyOne" }, parent: null, after: null })),
   );
 };

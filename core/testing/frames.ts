@@ -8,7 +8,11 @@ import { launch, type Step, step, viewAfter } from "../navigate/step.js";
 // small builders for tests: a frame is written as its nodes, and run as a list of events
 
 export const screen = (extra: Partial<ScreenNode> = {}): ScreenNode => ({ kind: "screen", ...extra });
-export const stack = (children: Id[], extra: Partial<StackNode> = {}): StackNode => ({ kind: "stack", children, ...extra });
+export const stack = (children: Id[], extra: Partial<StackNode> = {}): StackNode => ({
+  kind: "stack",
+  children,
+  ...extra,
+});
 export const hub = (children: Id[], extra: Partial<HubNode> = {}): HubNode => ({ kind: "hub", children, ...extra });
 /** A screen whose rows open `opens`. */
 export const list = (opens: Id, param?: string, extra: Partial<ScreenNode> = {}): ScreenNode => {
@@ -37,13 +41,26 @@ export const tabbed = (home: Partial<HubNode> = {}, more: Record<Id, Node> = {})
     home: hub(["aTab", "bTab", "c"], home),
     aTab: stack(["a", "item", "deep"]),
     a: list("item", "item", { path: "/a", title: "A" }),
-    item: screen({ path: "/a/:item", title: "Item {item}", actions: [opening("deep"), opening("cover"), opening("b")] }),
-    deep: screen({ title: "Deep", actions: [opening("item", { params: { item: "1" } }), { id: "toRoot", label: "Up", place: "body", do: { kind: "root" } }] }),
+    item: screen({
+      path: "/a/:item",
+      title: "Item {item}",
+      actions: [opening("deep"), opening("cover"), opening("b")],
+    }),
+    deep: screen({
+      title: "Deep",
+      actions: [
+        opening("item", { params: { item: "1" } }),
+        { id: "toRoot", label: "Up", place: "body", do: { kind: "root" } },
+      ],
+    }),
     bTab: stack(["b", "form"]),
     b: screen({ path: "/b", actions: [opening("form"), opening("item", { params: { item: "7" } })] }),
     form: screen({ body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] } }),
     c: screen({ path: "/c" }),
-    cover: screen({ header: "off", actions: [{ id: "shut", label: "Close", place: "body", do: { kind: "close", give: { seen: "yes" } } }] }),
+    cover: screen({
+      header: "off",
+      actions: [{ id: "shut", label: "Close", place: "body", do: { kind: "close", give: { seen: "yes" } } }],
+    }),
     ...more,
   });
 
@@ -69,7 +86,11 @@ export const run = (frame: Frame, ...events: NavigationEvent[]): Run => runIn(fr
 export const pick = (row: number): NavigationEvent => ({ do: "pick", row });
 export const tap = (action: string): NavigationEvent => ({ do: "tap", action });
 export const tab = (to: Id): NavigationEvent => ({ do: "tab", to });
-export const openTo = (to: Id, params?: Record<string, string>, how?: "add" | "replace" | "clear"): NavigationEvent => ({
+export const openTo = (
+  to: Id,
+  params?: Record<string, string>,
+  how?: "add" | "replace" | "clear",
+): NavigationEvent => ({
   do: "open",
   to,
   ...(params && { params }),

@@ -1,8 +1,8 @@
-import { Router, type Request } from "express";
+import { Router, type Request, type Response } from "express";
 import { randomUUID } from "node:crypto";
-import { writeFrame } from "../../core/index.js";
+import { type Frame, writeFrame } from "../../core/index.js";
 import { createRequest, nameRequest, restoreRequest, saveRequest, type SaveRequest } from "../../shape/edits.js";
-import { readFrameValue } from "../../shape/read.js";
+import { readFrame, readFrameValue } from "../../shape/read.js";
 import { readBody } from "../body.js";
 import { Problem } from "../problem.js";
 import type { FrameStore, Head } from "./store.js";
@@ -31,6 +31,11 @@ const etag = (head: Head): string => `"${head.revision}"`;
 export const frameRoutes = (store: FrameStore): Router => {
   const routes = Router();
 
+  const created = async (response: Response, frame: Frame): Promise<void> => {
+    const head = await store.create(frame);
+    response.status(201).location(`/api/frames/${head.id}`).set("ETag", etag(head)).json(head);
+  };
+
   routes.get("/", async (_request, response) => {
     response.json({ frames: await store.list() });
   });
@@ -39,8 +44,14 @@ export const frameRoutes = (store: FrameStore): Router => {
     const { frame } = readBody<{ frame: unknown }>(request, createRequest);
     const read = readFrameValue(frame);
     if (!read.ok) throw new Problem("frame-faults", "Nothing was put on the shelf.", { faults: read.faults });
-    const head = await store.create(read.frame);
-    response.status(201).location(`/api/frames/${head.id}`).set("ETag", etag(head)).json(head);
+    await created(response, read.frame);
+  });
+
+  // a frame file as it is: what is wrong in it is told by its own lines
+  routes.post("/file", async (request, response) => {
+    const read = readFrame(typeof request.body === "string" ? request.body : "");
+    if (!read.ok) throw new Problem("frame-faults", "Nothing was put on the shelf.", { faults: read.faults });
+    await created(response, read.frame);
   });
 
   routes.get("/:id", async (request, response) => {

@@ -8,6 +8,7 @@ import { bringBack, framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
 import { Plan } from "../places/plan/plan.js";
 import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
+import { useChosenInAddress } from "./place.js";
 import { TopLine } from "./top-line.js";
 import { useViewInAddress, viewInAddress } from "./view-in-address.js";
 
@@ -73,6 +74,7 @@ function Workplace() {
   const id = useSession((session) => session.id);
   const [folded, setFolded] = useState(() => innerWidth < 900);
   useViewInAddress();
+  useChosenInAddress();
   const place = useMemo(() => <Plan />, []);
   return (
     <div className="flex h-dvh min-w-0 flex-col bg-page">

@@ -1,22 +1,24 @@
-import { useCallback, useMemo } from "react";
+import { useCallback, useEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { Id } from "../../core/index.js";
+import type { Chosen } from "../data/session.js";
+import { useOpenFrame, useSession } from "./open-frame.js";
 
-/** What is chosen on the plan: a node, in one of its places. */
-export interface Chosen {
-  id: Id;
-  /** The container it is looked at in; null for the root and for what is loose. */
-  parent: Id | null;
-}
+export type { Chosen };
 
-/** What is chosen stands in the page's address, so that Back, a reload and a copied address find it again. */
+const keyOf = (id: Id | null, parent: Id | null): string => `${id ?? ""} ${parent ?? ""}`;
+
+/**
+ * What is chosen on the plan. It changes at once, so that the next key already meets it; the page's address follows, so
+ * that Back, a reload and a copied address find it again.
+ */
 export const useChosen = (): [Chosen | null, (chosen: Chosen | null, replace?: boolean) => void] => {
-  const [params, setParams] = useSearchParams();
-  const id = params.get("at");
-  const parent = params.get("in");
-  const chosen = useMemo(() => (id ? { id, parent } : null), [id, parent]);
+  const opened = useOpenFrame();
+  const chosen = useSession((session) => session.chosen);
+  const [, setParams] = useSearchParams();
   const choose = useCallback(
-    (next: Chosen | null, replace = true) =>
+    (next: Chosen | null, replace = true) => {
+      opened.choose(next);
       setParams(
         (old) => {
           const now = new URLSearchParams(old);
@@ -27,8 +29,25 @@ export const useChosen = (): [Chosen | null, (chosen: Chosen | null, replace?: b
           return now;
         },
         { replace },
-      ),
-    [setParams],
+      );
+    },
+    [opened, setParams],
   );
   return [chosen, choose];
+};
+
+/** Follows the page's address when it changes by itself, as by the browser's Back. */
+export const useChosenInAddress = (): void => {
+  const opened = useOpenFrame();
+  const [params] = useSearchParams();
+  const id = params.get("at");
+  const parent = params.get("in");
+  const known = useRef<string | null>(null);
+  useEffect(() => {
+    const key = keyOf(id, parent);
+    if (known.current === key) return;
+    known.current = key;
+    const { chosen } = opened.external.get();
+    if (keyOf(chosen?.id ?? null, chosen?.parent ?? null) !== key) opened.choose(id ? { id, parent } : null);
+  }, [opened, id, parent]);
 };

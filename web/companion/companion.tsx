@@ -128,7 +128,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
           </div>
         )}
       </div>
-      {ladder && (
+      {ladder ? (
         <LadderLine
           frame={frame}
           state={state}
@@ -139,6 +139,8 @@ export function Companion({ onFold }: { onFold: () => void }) {
             climb(steps);
           }}
         />
+      ) : (
+        <div className="h-14.5" />
       )}
       <div className="flex items-start gap-2 border-t border-rule pt-2">
         <div className="flex shrink-0 flex-col gap-1.5">
@@ -162,7 +164,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
             </Button>
           ) : null}
         </div>
-        <ul aria-label="Why" aria-live="polite" className="max-h-24 min-h-14 min-w-0 grow overflow-auto">
+        <ul aria-label="Why" aria-live="polite" className="h-16 min-w-0 grow overflow-auto">
           {device.reasons.map((reason, i) => (
             <li key={i} className={i === 0 ? "" : "mt-1 text-ink-2"}>
               {reason}

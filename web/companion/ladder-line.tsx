@@ -28,7 +28,7 @@ export function LadderLine({ frame, state, ladder, onHover, onClimb }: LadderLin
   const step = "flex h-6.5 max-w-40 items-center gap-1.5 truncate border px-1.5";
   return (
     <section aria-label="What Back will do">
-      <ol className="flex flex-wrap items-center gap-x-1 gap-y-1">
+      <ol className="flex h-14.5 flex-wrap content-start items-center gap-x-1 gap-y-1 overflow-y-auto">
         <li className="pr-1 font-semibold">Back</li>
         <li className={`${step} rounded-sm border-petrol bg-petrol-soft font-semibold`} aria-current="step">
           {topName(frame, state)}
@@ -38,7 +38,7 @@ export function LadderLine({ frame, state, ladder, onHover, onClimb }: LadderLin
             <button
               type="button"
               className={`${step} rounded-sm border-ink bg-plate-2 hover:bg-petrol-soft`}
-              onPointerEnter={() => onHover(i)}
+              onPointerMove={() => onHover(i)}
               onPointerLeave={() => onHover(null)}
               onFocus={() => onHover(i)}
               onBlur={() => onHover(null)}

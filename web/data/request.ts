@@ -4,16 +4,22 @@ import { ProblemError } from "./problem.js";
 interface RequestOptions {
   method?: "GET" | "POST" | "PUT" | "DELETE";
   body?: unknown;
+  /** A body that is sent as it is. */
+  text?: string;
   /** The revision the request is about. */
   match?: number;
 }
 
 /** Asks the server; what is not an answer becomes a `ProblemError`. */
-export const request = async <T>(path: string, { method = "GET", body, match }: RequestOptions = {}): Promise<T> => {
+export const request = async <T>(
+  path: string,
+  { method = "GET", body, text: raw, match }: RequestOptions = {},
+): Promise<T> => {
   const headers: Record<string, string> = {};
-  if (body !== undefined) headers["content-type"] = "application/json";
+  const sent = raw ?? (body === undefined ? undefined : JSON.stringify(body));
+  if (sent !== undefined) headers["content-type"] = "application/json";
   if (match !== undefined) headers["if-match"] = `"${match}"`;
-  const init: RequestInit = { method, headers, ...(body !== undefined && { body: JSON.stringify(body) }) };
+  const init: RequestInit = { method, headers, ...(sent !== undefined && { body: sent }) };
   const response = await fetch(path, init).catch(() => null);
   if (!response) throw new ProblemError(0, "The server does not answer", "It may have stopped, or is starting again.");
   const text = await response.text();

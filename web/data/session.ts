@@ -36,6 +36,13 @@ export interface Message {
   text: string;
 }
 
+/** What is chosen on the plan: a node, in one of its places. */
+export interface Chosen {
+  id: Id;
+  /** The container it is looked at in; null for the root and for what is loose. */
+  parent: Id | null;
+}
+
 /** Everything about one open frame that the page shows. */
 export interface Session {
   id: string;
@@ -49,6 +56,7 @@ export interface Session {
   message: Message | null;
   deleted: boolean;
   device: Device;
+  chosen: Chosen | null;
 }
 
 const queueKey = (id: string): string => `handy-frame:queue:${id}`;
@@ -98,6 +106,7 @@ export class OpenFrame {
       message: null,
       deleted: head.deleted ?? false,
       device,
+      chosen: null,
     });
     for (const { label, edit } of stored<Queued[]>(localStorage, queueKey(id)) ?? []) this.edit(edit, label);
   }
@@ -210,6 +219,10 @@ export class OpenFrame {
     this.queued([...this.queue, { key: crypto.randomUUID(), label: folded.label, edit: folded.edit }]);
     void this.flush();
     return null;
+  }
+
+  choose(chosen: Chosen | null): void {
+    this.external.set({ chosen });
   }
 
   /** Makes an edit; answers the faults that forbid it, which are told too, or null. */

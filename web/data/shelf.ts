@@ -33,6 +33,8 @@ const again = <T>(answer: Promise<T>): Promise<T> => answer.finally(() => void m
 
 export const createFrame = (frame: unknown): Promise<HeadAnswer> =>
   again(request(list, { method: "POST", body: { frame } }));
+export const createFromFile = (text: string): Promise<HeadAnswer> =>
+  again(request(`${list}/file`, { method: "POST", text }));
 export const deleteFrame = (id: string): Promise<void> => again(request(framePath(id), { method: "DELETE" }));
 export const bringBack = (id: string): Promise<void> =>
   again(request(`${framePath(id)}/bring-back`, { method: "POST" }));

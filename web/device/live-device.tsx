@@ -221,6 +221,7 @@ interface StripProps {
 }
 
 function Strip({ header, start, end, onBack, onTap }: StripProps) {
+  const { title } = header;
   const action = (each: Action) => (
     <button
       key={each.id}
@@ -250,7 +251,7 @@ function Strip({ header, start, end, onBack, onTap }: StripProps) {
       )}
       {start.map(action)}
       <span className={`min-w-0 grow truncate text-[18px] font-bold ${header.back || start.length ? "" : "pl-2"}`}>
-        {header.title}
+        {title}
       </span>
       {end.map(action)}
     </div>

@@ -213,7 +213,7 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
           );
         }
         if (region.role === "header") {
-          const header = headers.find((seen) => seen.by === region.node);
+          const strip = headers.find((seen) => seen.by === region.node);
           const side = fontSize * 0.55;
           return (
             <g key={key}>
@@ -226,7 +226,7 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
                 stroke={colours.ink}
                 strokeOpacity={0.18}
               />
-              {header?.back && (
+              {strip?.back && (
                 <path
                   d={`M${box.x + side + 4} ${box.y + box.height / 2 - 3}l-3 3l3 3`}
                   fill="none"
@@ -235,13 +235,13 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
                 />
               )}
               <text
-                x={box.x + side + (header?.back ? 9 : 0)}
+                x={box.x + side + (strip?.back ? 9 : 0)}
                 y={box.y + box.height / 2 + fontSize * 0.36}
                 fontSize={fontSize}
                 fontWeight={650}
                 fill={colours.ink}
               >
-                {clipped(header?.title ?? "", (box.width - 2 * side - (header?.back ? 9 : 0)) / (fontSize * 0.56))}
+                {clipped(strip?.title ?? "", (box.width - 2 * side - (strip?.back ? 9 : 0)) / (fontSize * 0.56))}
               </text>
             </g>
           );

@@ -1,14 +1,5 @@
-import { type ReactNode, useMemo } from "react";
-import {
-  type Frame,
-  type Id,
-  looksOf,
-  nameOf,
-  type Node,
-  parentsOf,
-  placesOf,
-  type View,
-} from "../../../core/index.js";
+import { useMemo } from "react";
+import { type Frame, type Id, looksOf, nameOf, parentsOf, placesOf, type View } from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
@@ -31,55 +22,6 @@ export interface BenchProps {
   onLit: (mark: string | null) => void;
   make: (planned: Planned | null) => boolean;
   onChoose: (chosen: Chosen) => void;
-}
-
-/** What every group of the bench is given. */
-export interface GroupProps<N extends Node = Node> {
-  frame: Frame;
-  view: View;
-  id: Id;
-  node: N;
-  /** Sets one key of the node; undefined brings its default back. */
-  set: (key: string, value: unknown, label: string) => void;
-}
-
-/** One group of properties: its name, what is set, and in one line what that causes. */
-export function Group({
-  title,
-  says,
-  wide = false,
-  children,
-}: {
-  title: string;
-  says?: string;
-  wide?: boolean;
-  children: ReactNode;
-}) {
-  return (
-    <section
-      className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-3 py-2 last:border-r-0 ${wide ? "min-w-64 grow basis-72" : "min-w-44 grow basis-44"}`}
-    >
-      <h3 className="flex items-baseline gap-2 font-bold">
-        {title}
-        {says && (
-          <span className="truncate font-normal text-ink-2" title={says}>
-            {says}
-          </span>
-        )}
-      </h3>
-      {children}
-    </section>
-  );
-}
-
-/** A property with its name before it. */
-export function Line({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <label className="flex min-h-7 items-center gap-2">
-      <span className="w-15 shrink-0 whitespace-nowrap text-ink-2">{label}</span>
-      {children}
-    </label>
-  );
 }
 
 const keysSaid: [string, string][] = [

@@ -22,7 +22,7 @@ export interface Planned {
 }
 
 const newTitle = "New screen";
-const isUnnamed = (id: Id): boolean => /^newScreen\d*$|^newTab\d*$/.test(id);
+const isUnnamed = (id: Id): boolean => /^newScreen(Tab)?\d*$/.test(id);
 
 /** The children of a container in the order they are drawn. */
 export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {

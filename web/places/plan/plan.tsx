@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import {
   type Card,
+  type Frame,
   exploredOf,
   fitPlan,
   focusPath,
@@ -23,6 +24,7 @@ import {
   addInside,
   copyOf,
   type Direction,
+  drawnChildren,
   moveToward,
   type Planned,
   retitle,
@@ -40,6 +42,14 @@ const arrows: Record<string, Direction> = { ArrowUp: "up", ArrowDown: "down", Ar
 /** A frame larger than this gets its pictures without the way a person comes to each screen. */
 const mostExplored = 150;
 const margin = 16;
+
+/** With no room for all pictures: the chosen one, and those drawn right before and after it. */
+const besideChosen = (frame: Frame, { id, parent }: Chosen): readonly string[] => {
+  if (parent === null) return [id];
+  const drawn = drawnChildren(frame, parent);
+  const at = drawn.indexOf(id);
+  return drawn.slice(Math.max(0, at - 2), at + 3);
+};
 
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {
@@ -70,12 +80,12 @@ export function Plan() {
   }, [asked, frame]);
 
   const aspect = view.height / view.width;
-  const kept = chosen?.parent ?? frame.root;
   const layout = useMemo(() => {
     if (!size) return null;
-    const beside = (id: string) => placesOf(frame, id).includes(kept) || id === chosen?.id;
+    const pictured = new Set(chosen ? besideChosen(frame, chosen) : []);
+    const beside = (id: string) => pictured.has(id);
     return fitPlan(frame, { width: size.width - 2 * margin, height: size.height - 2 * margin }, aspect, beside);
-  }, [frame, size?.width, size?.height, aspect, kept, chosen?.id]);
+  }, [frame, size?.width, size?.height, aspect, chosen]);
 
   const first = useMemo(() => (runs ? launch(frame, view).state : null), [frame, view, runs]);
   const shown = useMemo(() => {
@@ -272,21 +282,23 @@ export function Plan() {
                 );
               })}
             <Stairs cards={layout.cards} />
-            {layout.cards.filter(inSight).map((card) => (
-              <ScreenCard
-                key={`${card.parent} ${card.id}`}
-                frame={frame}
-                card={card}
-                state={card.picture ? shown(card) : null}
-                view={view}
-                dark={dark}
-                chosen={isChosen(card.id, card.parent)}
-                entry={isEntry(card.id, card.parent)}
-                here={card.id === here && card.parent === hereIn}
-                dragged={drag?.chosen.id === card.id}
-                {...naming(card.id, card.parent)}
-              />
-            ))}
+            {layout.cards
+              .filter((card) => inSight(card) || isChosen(card.id, card.parent))
+              .map((card) => (
+                <ScreenCard
+                  key={`${card.parent} ${card.id}`}
+                  frame={frame}
+                  card={card}
+                  state={card.picture ? shown(card) : null}
+                  view={view}
+                  dark={dark}
+                  chosen={isChosen(card.id, card.parent)}
+                  entry={isEntry(card.id, card.parent)}
+                  here={card.id === here && card.parent === hereIn}
+                  dragged={drag?.chosen.id === card.id}
+                  {...naming(card.id, card.parent)}
+                />
+              ))}
             <PegMarks pegs={pegs} lit={lit} onLit={setLit} />
             {drag && (
               <>

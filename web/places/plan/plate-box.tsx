@@ -36,7 +36,6 @@ export const PlateBox = memo(function PlateBox({
     <div
       role="treeitem"
       aria-selected={chosen}
-      aria-label={`${name}, ${kind}`}
       tabIndex={entry ? 0 : -1}
       data-node={id}
       data-parent={parent ?? ""}

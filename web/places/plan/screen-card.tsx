@@ -42,7 +42,6 @@ export const ScreenCard = memo(function ScreenCard({
     <div
       role="treeitem"
       aria-selected={chosen}
-      aria-label={`${title}, screen${here ? ", the device is here" : ""}`}
       tabIndex={entry ? 0 : -1}
       data-node={id}
       data-parent={parent ?? ""}
@@ -51,7 +50,10 @@ export const ScreenCard = memo(function ScreenCard({
     >
       <div className="pointer-events-none size-full overflow-hidden rounded-[4px]">
         {card.picture && state ? (
-          <Picture frame={frame} state={state} view={view} width={width - 3} height={height - 3} dark={dark} />
+          <>
+            <span className="sr-only">{title}, screen</span>
+            <Picture frame={frame} state={state} view={view} width={width - 3} height={height - 3} dark={dark} />
+          </>
         ) : (
           <span className="flex size-full items-center truncate px-2 font-medium">{title}</span>
         )}

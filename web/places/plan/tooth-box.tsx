@@ -46,7 +46,6 @@ export const ToothBox = memo(function ToothBox({
       <div
         role="treeitem"
         aria-selected={chosen}
-        aria-label={`${label}, tab${lit ? ", shown on the device" : ""}`}
         tabIndex={entry ? 0 : -1}
         data-node={id}
         data-parent={hub}
@@ -66,6 +65,7 @@ export const ToothBox = memo(function ToothBox({
           <>
             {node.tab?.icon && <Icon name={node.tab.icon} fill={lit} size={17} />}
             <span className="truncate font-semibold">{label}</span>
+            <span className="sr-only">tab{lit ? ", shown on the device" : ""}</span>
             {badge !== undefined && (
               <span className="mono shrink-0 rounded-full border border-field px-1 text-[10px] leading-3.5">
                 {badge === "dot" ? "•" : badge}

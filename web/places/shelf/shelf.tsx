@@ -3,7 +3,7 @@ import { useNavigate } from "react-router";
 import { type Fault, type Frame, startingShapes } from "../../../core/index.js";
 import { setDark, useDark } from "../../app/theme.js";
 import { ProblemError } from "../../data/problem.js";
-import { bringBack, createFrame, type ShelfRow, useShelf } from "../../data/shelf.js";
+import { bringBack, createFrame, createFromFile, type ShelfRow, useShelf } from "../../data/shelf.js";
 import { Button } from "../../parts/button.js";
 import { FrameTile } from "./frame-tile.js";
 import { SmallPlan } from "./small-plan.js";
@@ -44,13 +44,7 @@ export function Shelf() {
         detail: `It has ${(file.size / 1024 / 1024).toFixed(1)} MB; a frame file has 4 MB at most.`,
         faults: [],
       });
-    let frame: unknown;
-    try {
-      frame = JSON.parse(await file.text());
-    } catch (problem) {
-      return setTrouble({ what, detail: `It is not JSON: ${(problem as Error).message}`, faults: [] });
-    }
-    await attempt(what, async () => navigate(`/f/${(await createFrame(frame)).id}/plan`));
+    await attempt(what, async () => navigate(`/f/${(await createFromFile(await file.text())).id}/plan`));
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();

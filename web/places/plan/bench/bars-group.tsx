@@ -1,6 +1,6 @@
 import type { ScreenNode, WayInLook } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
-import { Group, type GroupProps } from "../bench.js";
+import { Group, type GroupProps } from "./group.js";
 
 /** Whether the bars stay, and whether a header is drawn. */
 export function BarsGroup({ node, set, looks }: GroupProps<ScreenNode> & { looks: readonly WayInLook[] }) {
@@ -31,9 +31,11 @@ export function BarsGroup({ node, set, looks }: GroupProps<ScreenNode> & { looks
       <p className="pl-6.5 text-ink-2">
         {node.header === "off"
           ? "no strip, so no Back of its own"
-          : back
-            ? "with its own Back"
-            : "nothing lies beneath, so no Back in it"}
+          : seen.length === 0
+            ? "with its own Back when something lies beneath"
+            : back
+              ? "with its own Back"
+              : "nothing lies beneath, so no Back in it"}
       </p>
     </Group>
   );

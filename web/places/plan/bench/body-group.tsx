@@ -1,7 +1,7 @@
 import { type Body, type Frame, freeIdIn, type Id, nameOf, type ScreenNode } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps, Line } from "../bench.js";
+import { Group, type GroupProps, Line } from "./group.js";
 
 const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   blank: { label: "nothing yet", make: () => ({ kind: "blank" }) },

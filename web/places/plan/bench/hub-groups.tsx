@@ -13,7 +13,7 @@ import {
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps, Line } from "../bench.js";
+import { Group, type GroupProps, Line } from "./group.js";
 
 const faces: { value: Face | "as"; label: string }[] = [
   { value: "bar", label: "bar" },

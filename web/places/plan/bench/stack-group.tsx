@@ -2,7 +2,7 @@ import { nameOf, startOf, type StackNode, stepsOf } from "../../../../core/index
 import type { Chosen } from "../../../app/place.js";
 import { Check } from "../../../parts/check.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps, Line } from "../bench.js";
+import { Group, type GroupProps, Line } from "./group.js";
 
 /** What a stack starts with, and what is laid on that. */
 export function StackGroup({

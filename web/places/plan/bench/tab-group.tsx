@@ -4,7 +4,7 @@ import { request } from "../../../data/request.js";
 import { Check } from "../../../parts/check.js";
 import { Icon } from "../../../parts/icon.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps, Line } from "../bench.js";
+import { Group, type GroupProps, Line } from "./group.js";
 
 /** How a node shows as a tab of its hub. */
 export function TabGroup({ frame, id, node, set }: GroupProps) {

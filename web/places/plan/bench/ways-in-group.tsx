@@ -1,6 +1,6 @@
 import { type Frame, nameOf, placesOf, type WayInLook } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
-import { Group } from "../bench.js";
+import { Group } from "./group.js";
 import { inMark } from "../pegs.js";
 
 export interface WaysInGroupProps {

@@ -14,7 +14,7 @@ import type { Chosen } from "../../../app/place.js";
 import { Button } from "../../../parts/button.js";
 import { Picker, type PickerOption } from "../../../parts/picker.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps } from "../bench.js";
+import { Group, type GroupProps } from "./group.js";
 import { addWay, addWayToNew, type Planned } from "../edits.js";
 import { outMark } from "../pegs.js";
 

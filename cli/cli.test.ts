@@ -1,0 +1,150 @@
+import { spawn } from "node:child_process";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { text } from "node:stream/consumers";
+
+const root = join(import.meta.dirname, "..");
+const demo = join(root, "demo", "allotment.frame.json");
+const kept = mkdtempSync(join(tmpdir(), "handy-frame-cli-"));
+const file = (name: string, value: unknown): string => {
+  const path = join(kept, name);
+  writeFileSync(path, typeof value === "string" ? value : JSON.stringify(value));
+  return path;
+};
+const handy = async (args: string[], input = ""): Promise<{ code: number; out: string; err: string }> => {
+  const child = spawn(process.execPath, [join(root, "bin", "handy-frame"), ...args], {
+    stdio: ["pipe", "pipe", "pipe"],
+  });
+  child.stdin.end(input);
+  const [out, err, code] = await Promise.all([
+    text(child.stdout),
+    text(child.stderr),
+    new Promise<number>((resolve) => child.on("close", resolve)),
+  ]);
+  return { code, out, err };
+};
+const changed = (change: (frame: any) => void): string => {
+  const frame = JSON.parse(readFileSync(demo, "utf8"));
+  change(frame);
+  return JSON.stringify(frame);
+};
+
+describe("play", () => {
+  test("prints a snapshot after the launch and after each event", async () => {
+    const events = file("events.json", [
+      { do: "pick", row: 3 },
+      { do: "pick", row: 2 },
+      { do: "tap", action: "picture" },
+      { do: "back" },
+    ]);
+    const { code, out } = await handy(["play", demo, "--events", events]);
+    const snapshots = JSON.parse(out);
+    expect(code).toBe(0);
+    expect(snapshots.map((snapshot: any) => [snapshot.top, snapshot.bars.length, snapshot.back.join(" ")])).toEqual([
+      ["plots", 1, "exit"],
+      ["plot", 1, "plots exit"],
+      ["bed", 1, "plot plots exit"],
+      ["photo", 0, "bed plot plots exit"],
+      ["bed", 1, "plot plots exit"],
+    ]);
+    expect(Object.keys(snapshots[0]).sort()).toEqual(
+      "address back bars carried facts headers moves notes outside overlay params pending shown tabs top trail ui".split(
+        " ",
+      ),
+    );
+    expect(snapshots[1]).toMatchObject({
+      params: { plot: "3" },
+      address: "/plots/3",
+      tabs: { plotsTab: ["plots", "plot"] },
+      overlay: null,
+      pending: null,
+    });
+  });
+  test("takes a view, a target, facts and the frame from standard input", async () => {
+    const withFact = changed((frame) => (frame.facts = [{ id: "member", label: "Member" }]));
+    const { code, out } = await handy(
+      ["play", "-", "--view", "1000x700", "--on", "swipe", "--fact", "member=true", "--regions"],
+      withFact,
+    );
+    expect(code).toBe(0);
+    const [first] = JSON.parse(out);
+    expect(first).toMatchObject({ facts: { member: true }, back: ["stay"], bars: [{ face: "panel" }] });
+    expect(first.regions[0]).toEqual({ role: "content", node: "plots", x: 240, y: 50, width: 760, height: 650 });
+  });
+  test("refuses a frame that uses what it does not run, and names it", async () => {
+    const { code, out, err } = await handy(
+      ["play", "-"],
+      changed((frame) => (frame.nodes.photo.opens = "sheet")),
+    );
+    expect([code, out]).toEqual([2, ""]);
+    expect(err).toMatch("/nodes/photo/opens: Sheets are not run by this version yet");
+  });
+  test.each([
+    ["an event that is no object", [[{ do: "back" }, 7], "/1: received 7; expected an event"]],
+    ["an event nobody knows", [[{ do: "fly" }], '/0/do: received "fly"; expected one of tap']],
+    ["an event with a wrong value", [[{ do: "pick", row: "3" }], '/0/row: received "3"; expected the number of a row']],
+    ["an event with a key too many", [[{ do: "back", twice: true }], "/0/twice: received true; expected only do"]],
+    ["no list of events", [{ do: "back" }, "expected a JSON array of events"]],
+  ] as [string, [unknown, string]][])("%s is unusable, and it is said where and why", async (_, [events, says]) => {
+    const { code, out, err } = await handy(["play", demo, "--events", file("bad.json", events)]);
+    expect([code, out]).toEqual([2, ""]);
+    expect(err).toMatch(says);
+  });
+  test.each([
+    ["--view", "wide"],
+    ["--on", "watch"],
+    ["--fact", "x=1"],
+    ["--url", "/plots/3"],
+  ])("%s %s is unusable", async (option, value) => {
+    const { code, err } = await handy(["play", demo, option, value]);
+    expect(code).toBe(2);
+    expect(err).toMatch(option);
+  });
+});
+
+describe("check", () => {
+  test("finds nothing in the demo", async () => {
+    expect(await handy(["check", demo])).toMatchObject({ code: 0, out: expect.stringContaining("no faults") });
+  });
+  test("names every fault of a file with faults, as text and as JSON", async () => {
+    const bad = changed((frame) => {
+      frame.zoo = 1;
+      frame.nodes.task.actions[0].do.to = "nowhere";
+    });
+    const asText = await handy(["check", "-"], bad);
+    expect(asText).toMatchObject({ code: 1, err: "" });
+    expect(asText.out.trim().split("\n")).toEqual([
+      expect.stringContaining("-: /zoo: received"),
+      expect.stringContaining("-: /nodes/task/actions/0/do/to: received"),
+    ]);
+    const asJson = await handy(["check", "-", "--format", "json"], bad);
+    expect(asJson.code).toBe(1);
+    expect(JSON.parse(asJson.out).faults.map((fault: any) => fault.pointer)).toEqual([
+      "/zoo",
+      "/nodes/task/actions/0/do/to",
+    ]);
+  });
+  test.each([
+    ["malformed JSON", '{"a": oops}', "line 1, column 7"],
+    ["nothing", "", "it is empty"],
+    ["5 MB", `"${"x".repeat(5 * 1024 * 1024)}"`, "expected at most 4 MB"],
+    ["another JSON", "7", "expected an object"],
+  ])("%s is unusable", async (_, input, says) => {
+    const { code, out, err } = await handy(["check", "-"], input);
+    expect(code).toBe(2);
+    expect(out + err).toMatch(says);
+  });
+  test("a file that is not there is unusable", async () => {
+    expect(await handy(["check", join(kept, "nowhere.json")])).toMatchObject({
+      code: 2,
+      err: expect.stringContaining("there is no such file"),
+    });
+  });
+});
+
+test("an unknown command or option exits with 2", async () => {
+  expect((await handy(["fly"])).code).toBe(2);
+  expect((await handy(["check", demo, "--format", "xml"])).code).toBe(2);
+  expect((await handy(["start", "--port", "zoo"])).code).toBe(2);
+});

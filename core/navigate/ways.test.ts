@@ -1,0 +1,106 @@
+import { applyEdit } from "../edit/apply.js";
+import type { Edit } from "../edit/edit.js";
+import type { Frame } from "../frame/types.js";
+import { viewOf } from "../frame/view.js";
+import { back, pick, run, screen, tab, tabbed, tap } from "../testing/frames.js";
+import { consequencesOf } from "./consequences.js";
+import { explain } from "./explain.js";
+import { routeTo } from "./route.js";
+import { step } from "./step.js";
+import { looksOf, waysIn, waysOut } from "./ways.js";
+import type { NavigationEvent } from "./events.js";
+
+const frame = tabbed();
+const view = viewOf(frame);
+const after = (edit: Edit): Frame => {
+  const result = applyEdit(frame, edit);
+  if (!result.ok) throw new Error();
+  return result.frame;
+};
+
+describe("ways", () => {
+  test("out of a screen lead its rows and actions, into it those of others", () => {
+    expect(waysOut("item", frame.nodes.item!).map((way) => `${way.via} ${way.to}`)).toEqual([
+      "action deep",
+      "action cover",
+      "action b",
+    ]);
+    expect(waysIn(frame, "item").map((way) => `${way.from} ${way.via}`)).toEqual(["a row", "deep action", "b action"]);
+  });
+  test("each way in has its own Back, taken from where a person comes to its screen", () => {
+    const looks = looksOf(frame, view, "item").map(({ way, taken }) => [
+      way.from,
+      taken?.real,
+      taken?.snapshot.back.join(),
+    ]);
+    expect(looks).toEqual([
+      ["a", true, "a,exit"],
+      ["deep", true, "deep,item,a,exit"],
+      ["b", true, "a,exit"],
+    ]);
+  });
+  test("a route is the fewest events a person needs", () => {
+    const { at } = run(frame);
+    expect(routeTo(frame, view, at.state, "deep")).toEqual([
+      { do: "pick", row: 3 },
+      { do: "tap", action: "deep" },
+    ]);
+    expect(routeTo(frame, view, at.state, "bTab")).toEqual([{ do: "tab", to: "bTab" }]);
+    expect(routeTo(frame, view, at.state, "a")).toEqual([]);
+    const alone = tabbed({}, { deep: screen(), item: screen({ path: "/a/:item" }) });
+    expect(routeTo(alone, view, run(alone).at.state, "deep")).toBeNull();
+  });
+});
+
+describe("what a change would do", () => {
+  test("moved beside the hub, a screen loses its bar, and every way in changes", () => {
+    const look = consequencesOf(
+      frame,
+      after({ kind: "move", id: "item", from: "aTab", to: "app", after: "home" }),
+      view,
+      "item",
+    );
+    expect(look).toMatchObject({ bars: { before: true, after: false }, loose: false, broken: [] });
+    expect(look.changed.map((way) => way.from)).toEqual(["a", "deep", "b"]);
+    expect(look.back).toEqual({ before: ["a", "exit"], after: ["a", "exit"] });
+  });
+  test("moved to another tab, Back goes elsewhere", () => {
+    const look = consequencesOf(
+      frame,
+      after({ kind: "move", id: "item", from: "aTab", to: "bTab", after: "b" }),
+      view,
+      "item",
+    );
+    expect(look.back.after).toEqual(["b", "a", "exit"]);
+  });
+  test("made loose, its ways in lead nowhere", () => {
+    const look = consequencesOf(
+      frame,
+      after({ kind: "move", id: "deep", from: "aTab", to: null, after: null }),
+      view,
+      "deep",
+    );
+    expect(look).toMatchObject({ loose: true, changed: [] });
+    expect(look.broken.map((way) => way.from)).toEqual(["item"]);
+  });
+});
+
+describe("the reasons", () => {
+  const why = (...events: NavigationEvent[]): string => {
+    const before = run(frame, ...events.slice(0, -1));
+    const event = events.at(-1)!;
+    return explain(frame, view, before.at, event, step(frame, view, before.at.state, event)).join(" ");
+  };
+  test("a push says where it lies and what became of the bar", () => {
+    expect(why(pick(3))).toBe("Item 3 was laid on top in aTab. The bar stays.");
+    expect(why(pick(3), tap("cover"))).toBe("cover was laid on top in app. It covers home, so its bar is gone.");
+  });
+  test("a tab says whether it is as it was left", () => {
+    expect(why(tab("bTab"))).toBe("bTab was chosen for the first time: it starts at b.");
+    expect(why(tab("bTab"), tab("aTab"))).toBe("aTab was chosen and shows A, as it was left.");
+  });
+  test("Back says why it went where it did", () => {
+    expect(why(tab("bTab"), back)).toBe("Back went to aTab, the start tab of home: only from there does Back go out.");
+    expect(why(back)).toBe("Back left the app: aTab is the start tab, and nothing lies beneath A.");
+  });
+});

@@ -1,0 +1,14 @@
+import { PGlite } from "@electric-sql/pglite";
+import { createApp } from "../app.js";
+import { migrate } from "../database.js";
+import { FrameStore } from "../frames/store.js";
+
+/** An application on a database in memory. */
+export const memoryApp = async () => {
+  const database = await PGlite.create();
+  await migrate(database);
+  const store = new FrameStore(database);
+  const broken: unknown[] = [];
+  const app = createApp({ store, log: (error) => broken.push(error) });
+  return { app, store, database, broken };
+};
