@@ -46,7 +46,7 @@ export { type StartingShape, startingShapes } from "./frame/starts.js";
 export { bandAt, type Insets, noInsets, targetIn, type View, viewOf } from "./frame/view.js";
 export { plainFrame, writeFrame } from "./frame/write.js";
 
-export { fillPattern, namesOf, patternOf, readPattern } from "./address/pattern.js";
+export { fillPattern, patternOf, readPattern } from "./address/pattern.js";
 
 export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
 export type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit/edit.js";

@@ -7,6 +7,8 @@ export type Segment = { kind: "text"; text: string } | { kind: "name"; name: str
 export interface Pattern {
   text: string;
   segments: Segment[];
+  /** The params it names, in order; `*` is the param `0`. */
+  names: string[];
   /** The last segment, a `:name?`, may be missing. */
   optional: boolean;
 }
@@ -43,7 +45,8 @@ const parse = (text: string): PatternResult => {
       return { ok: false, reason: `${part} is neither a plain word nor :name nor *` };
     } else segments.push({ kind: "text", text: part });
   }
-  return { ok: true, pattern: { text, segments, optional } };
+  const named = segments.flatMap((s) => (s.kind === "name" ? [s.name] : s.kind === "rest" ? ["0"] : []));
+  return { ok: true, pattern: { text, segments, names: named, optional } };
 };
 
 /** Reads a pattern: absolute; literals, `:name`, `:name?` at the end, `*` at the end; a slash at the end means nothing. */
@@ -56,10 +59,6 @@ export const readPattern = (text: string): PatternResult => {
   }
   return result;
 };
-
-/** The params a pattern names; `*` is the param `0`. */
-export const namesOf = (pattern: Pattern): string[] =>
-  pattern.segments.flatMap((s) => (s.kind === "name" ? [s.name] : s.kind === "rest" ? ["0"] : []));
 
 /** The shapes a pattern matches, with names left out: two patterns with a shape in common match the same addresses equally well. */
 export const shapesOf = (pattern: Pattern): string[] => {
@@ -105,7 +104,7 @@ export const paramsNamed = (screen: ScreenNode, params: Readonly<Record<string, 
   const pattern = patternOf(screen);
   const kept: Record<string, string> = {};
   if (pattern)
-    for (const name of namesOf(pattern)) {
+    for (const name of pattern.names) {
       const value = valueOf(params, name);
       if (value !== undefined) kept[name] = value;
     }

@@ -1,4 +1,4 @@
-import { namesOf, readPattern, shapesOf } from "../address/pattern.js";
+import { readPattern, shapesOf } from "../address/pattern.js";
 import { bandsOf, childrenOf, factsOf, factValues, targetsOf } from "./defaults.js";
 import { type Fault, shown } from "./fault.js";
 import { indexOf, mostDepth } from "./frame-index.js";
@@ -356,10 +356,10 @@ const fieldFaults = (frame: Frame, report: Report): void => {
   if (frame.address?.lost !== undefined && frame.nodes[frame.address.lost]?.kind === "screen") {
     const lost = frame.nodes[frame.address.lost] as ScreenNode;
     const result = lost.path === undefined ? null : readPattern(lost.path);
-    if (result?.ok && namesOf(result.pattern).length > 0 && !result.pattern.segments.some((s) => s.kind === "rest"))
+    if (result?.ok && result.pattern.names.length > 0 && !result.pattern.segments.some((s) => s.kind === "rest"))
       report({
         pointer: "/address/lost",
-        received: `${shown(frame.address.lost)}, whose address needs ${namesOf(result.pattern).join(", ")}`,
+        received: `${shown(frame.address.lost)}, whose address needs ${result.pattern.names.join(", ")}`,
         expected: "a screen that needs nothing from the link",
         remedy: "Name a screen without params in its address.",
       });

@@ -1,11 +1,13 @@
 import { childrenOf } from "./defaults.js";
-import type { Frame, Id } from "./types.js";
+import type { Frame, Id, Node } from "./types.js";
 
 /** Containers may nest this deep; a real app stays under ten. It keeps every walk over a frame bounded. */
 export const mostDepth = 64;
 
 /** What a frame's nodes do not say themselves: where each one stands. */
 export interface FrameIndex {
+  /** The ids of all nodes, in the order of the table. */
+  ids: readonly Id[];
   /** The containers that name a node as a child, attached to the root or not, in the order of the table. */
   parents: ReadonlyMap<Id, readonly Id[]>;
   /** The places of each attached node: its containers, depth first from the root. The root has none. */
@@ -19,33 +21,55 @@ export interface FrameIndex {
 const noPlaces: readonly Id[] = [];
 const known = new WeakMap<Frame, FrameIndex>();
 
-const add = (map: Map<Id, Id[]>, id: Id, parent: Id): void => {
-  const list = map.get(id);
-  if (list) list.push(parent);
-  else map.set(id, [parent]);
+/** Names one more container of a node, and says whether it has others. Nodes with one container, which are nearly all, share that container's own list. */
+const add = (map: Map<Id, readonly Id[]>, child: Id, own: readonly Id[]): boolean => {
+  const before = map.get(child);
+  map.set(child, before ? [...before, ...own] : own);
+  return before !== undefined;
 };
 
 const build = (frame: Frame): FrameIndex => {
-  const parents = new Map<Id, Id[]>();
+  const { nodes, root } = frame;
+  const parents = new Map<Id, readonly Id[]>();
+  const shared: Id[] = [];
+  const ids = Object.keys(nodes);
+  for (const id of ids) {
+    const children = childrenOf(nodes[id]!);
+    if (children.length === 0) continue;
+    const own = [id];
+    for (const child of children) if (add(parents, child, own)) shared.push(child);
+  }
   const loose: Id[] = [];
-  for (const id of Object.keys(frame.nodes)) for (const child of childrenOf(frame.nodes[id]!)) add(parents, child, id);
-  for (const id of Object.keys(frame.nodes)) if (id !== frame.root && !parents.has(id)) loose.push(id);
+  let containers = 0;
+  for (const id of ids) {
+    if (nodes[id]!.kind !== "screen") containers += 1;
+    if (!parents.has(id) && id !== root) loose.push(id);
+  }
 
-  const places = new Map<Id, Id[]>();
   const ways = new Map<Id, readonly Id[]>();
-  const walk = (id: Id, above: readonly Id[]): void => {
-    const node = Object.hasOwn(frame.nodes, id) ? frame.nodes[id] : undefined;
+  const walk = (id: Id, node: Node, above: readonly Id[]): void => {
     // a container met twice is a fault that is reported elsewhere; walking it once keeps a loop from hanging
-    if (!node || node.kind === "screen" || ways.has(id) || above.length >= mostDepth) return;
+    if (ways.has(id) || above.length >= mostDepth) return;
     const way = [...above, id];
     ways.set(id, way);
     for (const child of childrenOf(node)) {
-      add(places, child, id);
-      walk(child, way);
+      const inner = Object.hasOwn(nodes, child) ? nodes[child]! : undefined;
+      if (inner && inner.kind !== "screen") walk(child, inner, way);
     }
   };
-  walk(frame.root, []);
-  return { parents, places, ways, loose };
+  if (Object.hasOwn(nodes, root) && nodes[root]!.kind !== "screen") walk(root, nodes[root]!, []);
+  const places = ways.size === containers && shared.length === 0 ? parents : placesAlong(nodes, ways);
+  return { ids, parents, places, ways, loose };
+};
+
+/** The places of the nodes below the containers that are attached, in the order of these. */
+const placesAlong = (nodes: Frame["nodes"], ways: ReadonlyMap<Id, unknown>): Map<Id, readonly Id[]> => {
+  const places = new Map<Id, readonly Id[]>();
+  for (const id of ways.keys()) {
+    const own = [id];
+    for (const child of childrenOf(nodes[id]!)) add(places, child, own);
+  }
+  return places;
 };
 
 /** The index of a frame, made once for each frame. */

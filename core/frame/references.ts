@@ -32,6 +32,23 @@ export const referencesOf = (node: Node): Reference[] => {
   return found;
 };
 
+const leadOf = (action: Do): Id | null =>
+  action.kind === "open" ? action.to : action.kind === "set" && action.then ? leadOf(action.then) : null;
+
+/** Calls `found` for each node that a node leads to, in the order its ways stand in it: the lighter half of `referencesOf`. */
+export const eachLead = (node: Node, found: (to: Id) => void): void => {
+  const actions = node.kind === "screen" ? node.actions : node.kind === "hub" ? node.extras : undefined;
+  if (actions)
+    for (const action of actions) {
+      const to = leadOf(action.do);
+      if (to !== null) found(to);
+    }
+  if (node.kind !== "screen") return;
+  const by = node.after ? leadOf(node.after.do) : null;
+  if (by !== null) found(by);
+  if (node.body && "opens" in node.body && node.body.opens) found(node.body.opens);
+};
+
 const mapDo = (value: Do, map: (id: Id) => Id | null): Do | null => {
   if (value.kind === "open") {
     const to = map(value.to);

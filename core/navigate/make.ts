@@ -4,8 +4,10 @@ import type { HubNode, Id, StackNode } from "../frame/types.js";
 import { type Entering, newScreen, nodeIn, type Run } from "./run.js";
 import { type ContainerEntry, emptyUi, type Entry, type HubInside, noParams, type StackInside } from "./state.js";
 
-const newContainer = (run: Run, node: Id, entering: Entering, inside: StackInside | HubInside): ContainerEntry =>
-  ({ key: run.nextKey++, node, ...entering, ui: emptyUi, since: null, inside }) as ContainerEntry;
+const newContainer = (run: Run, node: Id, entering: Entering, inside: StackInside | HubInside): ContainerEntry => {
+  const { params, carried, opens } = entering;
+  return { key: run.nextKey++, node, params, carried, opens, ui: emptyUi, since: null, inside } as ContainerEntry;
+};
 
 export const plainly: Entering = { params: noParams, carried: noParams, opens: null };
 

@@ -51,9 +51,9 @@ const closeAbove = (run: Run, entries: readonly Entry[], from: number, why: stri
 const layScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry => {
   const { entries } = stack.inside;
   const top = entries.at(-1)!;
-  const name = nameOf(run.frame, id, ask.params);
+  const name = () => nameOf(run.frame, id, ask.params);
   if (top.node === id && sameParams(top.params, ask.params)) {
-    note(run, "already-there", id, `${name} is on top already: nothing was laid over it.`);
+    note(run, "already-there", id, `${name()} is on top already: nothing was laid over it.`);
     return stack;
   }
   const [bottom] = entries;
@@ -62,7 +62,7 @@ const layScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry =>
     bottom!.node === id &&
     sameParams(bottom!.params, ask.params)
   ) {
-    closeAbove(run, entries, 1, `${name} starts this stack and lies at its bottom, so opening it goes down to it.`);
+    closeAbove(run, entries, 1, `${name()} starts this stack and lies at its bottom, so opening it goes down to it.`);
     return withEntries(stack, [bottom!]);
   }
   const entry = madeOnTheWay(run, [id], 0, { params: ask.params, carried: ask.with, opens: ask.as });

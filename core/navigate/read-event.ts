@@ -59,6 +59,9 @@ const forms: Record<EventKind, Record<string, Check>> = {
   kill: {},
 };
 
+/** The same as lists: reading an event is part of every step. */
+const checks = new Map(Object.entries(forms).map(([kind, form]) => [kind, Object.entries(form)]));
+
 export type EventResult = { ok: true; event: NavigationEvent } | { ok: false; fault: Fault };
 
 /** Reads an event from any value; `at` is where it stands, as JSON Pointer segments. */
@@ -72,12 +75,12 @@ export const readEvent = (value: unknown, at: (string | number)[] = []): EventRe
   if (typeof kind !== "string" || !Object.hasOwn(forms, kind))
     return fail(["do"], kind, `one of ${Object.keys(forms).join(", ")}`, "Name the event in do.");
   const form = forms[kind as EventKind];
-  for (const [key, check] of Object.entries(form)) {
+  for (const [key, check] of checks.get(kind)!) {
     const given = value[key];
     if (given === undefined ? !check.optional : !check.ok(given))
       return fail([key], given, check.expected, `Correct ${key} of this ${kind}.`);
   }
-  for (const key of Object.keys(value))
+  for (const key in value)
     if (key !== "do" && !Object.hasOwn(form, key))
       return fail(
         [key],

@@ -47,10 +47,12 @@ export interface Entering {
 }
 
 /** A screen's new entry. */
-export const newScreen = (run: Run, node: Id, entering: Entering): ScreenEntry => ({
+export const newScreen = (run: Run, node: Id, { params, carried, opens }: Entering): ScreenEntry => ({
   key: run.nextKey++,
   node,
-  ...entering,
+  params,
+  carried,
+  opens,
   ui: emptyUi,
   since: run.clock,
 });

@@ -1,7 +1,7 @@
 import { childrenOf } from "../frame/defaults.js";
 import { indexOf } from "../frame/frame-index.js";
 import type { Frame, Id, NodeKind } from "../frame/types.js";
-import { stepsOf } from "./steps.js";
+import { type Stepped, stepsOf } from "./steps.js";
 
 /** The measures of a plan, px. */
 export interface PlanSizes {
@@ -83,22 +83,52 @@ export interface PlanLayout {
   tray: { x: number; y: number; width: number; height: number } | null;
 }
 
-interface Box {
+interface HangingTooth {
   id: Id;
-  parent: Id | null;
   x: number;
-  y: number;
   width: number;
-  height: number;
-  kind: NodeKind | "covers";
-  column: boolean;
-  picture: boolean;
-  taps: number;
-  under: Id | null;
-  covered: boolean;
-  inner: Box[];
-  teeth: { id: Id; x: number; width: number }[];
 }
+
+/** Shared by the many plates without teeth. */
+const nothing: never[] = [];
+
+/**
+ * What is measured: first with its place in what it stands in, then on the plan. A screen's box is its card in the end;
+ * classes, so that all have one shape: there are many of them.
+ */
+class CardBox implements Card {
+  x = 0;
+  y = 0;
+  taps = 0;
+  under: Id | null = null;
+  covers = false;
+
+  constructor(
+    readonly id: Id,
+    readonly parent: Id | null,
+    public width: number,
+    public height: number,
+    readonly picture: boolean,
+  ) {}
+}
+
+class PlateBox {
+  x = 0;
+  y = 0;
+  width = 0;
+  height = 0;
+  inner: (CardBox | PlateBox)[] = [];
+  teeth: HangingTooth[] = nothing;
+
+  constructor(
+    readonly id: Id,
+    readonly parent: Id | null,
+    readonly kind: Plate["kind"] | "covers",
+    readonly column = false,
+  ) {}
+}
+
+type Box = CardBox | PlateBox;
 
 export interface PlanOptions {
   sizes?: PlanSizes;
@@ -114,38 +144,30 @@ const measured = (frame: Frame, options: PlanOptions) => {
   const pictured = options.pictured ?? (() => true);
   const spread = options.spread ?? 0;
 
-  const card = (id: Id, parent: Id | null): Box => {
+  const card = (id: Id, parent: Id | null): CardBox => {
     const picture = pictured(id);
     const { width, height } = picture ? sizes.card : sizes.row;
-    return {
-      id,
-      parent,
-      x: 0,
-      y: 0,
-      width,
-      height,
-      kind: "screen",
-      column: false,
-      picture,
-      taps: 0,
-      under: null,
-      covered: false,
-      inner: [],
-      teeth: [],
-    };
+    return new CardBox(id, parent, width, height, picture);
+  };
+  const hung = (id: Id, parent: Id | null, { taps, under }: Stepped): CardBox => {
+    const made = card(id, parent);
+    made.taps = taps;
+    made.under = under;
+    return made;
   };
 
   const box = (id: Id, parent: Id | null, column = false): Box => {
     const node = frame.nodes[id]!;
     if (node.kind === "screen") return card(id, parent);
-    const made: Box = { ...card(id, parent), kind: node.kind, column };
+    const made = new PlateBox(id, parent, node.kind, column);
     const top = column ? pad : head + pad;
     if (node.kind === "hub") {
+      made.teeth = [];
       let x = column ? 0 : pad;
       let bottom = 0;
       for (const child of node.children) {
         const inner = box(child, id, true);
-        const leaf = inner.kind === "screen";
+        const leaf = inner instanceof CardBox;
         const width = Math.max(inner.width + (leaf ? 2 * pad : 0), sizes.card.width + 2 * pad) + (column ? 0 : spread);
         inner.x = x + (leaf ? pad : 0);
         inner.y = head + tooth + (leaf ? pad : 0);
@@ -167,9 +189,9 @@ const measured = (frame: Frame, options: PlanOptions) => {
     const columnOf = (list: typeof stepped, x: number): { width: number; bottom: number } => {
       let y = top;
       let width = 0;
-      for (const { id: child, taps, under } of list) {
-        const inner = Object.assign(card(child, id), { taps, under });
-        const indent = Math.min(taps, mostSteps) * step;
+      for (const each of list) {
+        const inner = hung(each.id, id, each);
+        const indent = Math.min(each.taps, mostSteps) * step;
         inner.x = x + indent;
         inner.y = y;
         made.inner.push(inner);
@@ -198,8 +220,8 @@ const measured = (frame: Frame, options: PlanOptions) => {
       x += column.width + gap;
       bottom = column.bottom - gap;
     }
-    for (const { id: child, taps, under } of containers) {
-      const inner = Object.assign(box(child, id), { taps, under });
+    for (const { id: child } of containers) {
+      const inner = box(child, id);
       inner.x = x;
       inner.y = top;
       made.inner.push(inner);
@@ -207,14 +229,17 @@ const measured = (frame: Frame, options: PlanOptions) => {
       bottom = Math.max(bottom, top + inner.height);
     }
     if (over.length) {
-      const strip: Box = { ...card(id, id), kind: "covers", x, y: top, width: 0, height: 0 };
+      const strip = new PlateBox(id, id, "covers");
+      strip.x = x;
+      strip.y = top;
       const room = Math.max(bottom - top, 0);
       let cx = pad;
       let cy = caption;
       let wide = 0;
       let tall = 0;
-      for (const { id: child, taps, under } of over) {
-        const inner = Object.assign(card(child, id), { taps, under, covered: true });
+      for (const each of over) {
+        const inner = hung(each.id, id, each);
+        inner.covers = true;
         if (cy > caption && cy + inner.height + pad > room) {
           cx += wide + gap;
           cy = caption;
@@ -250,27 +275,30 @@ export const planLayout = (frame: Frame, options: PlanOptions = {}): PlanLayout 
   const layout: PlanLayout = { width: 0, height: 0, plates: [], cards: [], teeth: [], covers: [], tray: null };
 
   const place = (made: Box, left: number, up: number, depth: number): void => {
-    const { id, parent, width, height } = made;
     const x = left + made.x;
     const y = up + made.y;
-    const placed = { id, parent, x, y, width, height };
-    if (made.kind === "screen")
-      layout.cards.push({ ...placed, picture: made.picture, taps: made.taps, under: made.under, covers: made.covered });
-    else if (made.kind === "covers") layout.covers.push({ ...placed, stack: id });
-    else layout.plates.push({ ...placed, kind: made.kind, depth, column: made.column });
+    if (made instanceof CardBox) {
+      made.x = x;
+      made.y = y;
+      layout.cards.push(made);
+      return;
+    }
+    const { id, parent, width, height } = made;
+    if (made.kind === "covers") layout.covers.push({ id, parent, x, y, width, height, stack: id });
+    else layout.plates.push({ id, parent, x, y, width, height, kind: made.kind, depth, column: made.column });
     for (const each of made.teeth)
       layout.teeth.push({
         id: each.id,
-        hub: id,
         parent: id,
         x: x + each.x,
         y: y + head,
         width: each.width,
         height: tooth,
+        hub: id,
       });
     for (const inner of made.inner) {
       // a tab's column reaches down to the foot of its hub
-      if (made.kind === "hub" && inner.kind !== "screen") inner.height = height - inner.y - pad;
+      if (made.kind === "hub" && inner instanceof PlateBox) inner.height = height - inner.y - pad;
       place(inner, x, y, depth + 1);
     }
   };

@@ -1,6 +1,5 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
-import { indexOf } from "../frame/frame-index.js";
-import { referencesOf } from "../frame/references.js";
+import { eachLead } from "../frame/references.js";
 import type { Frame, Id, StackNode } from "../frame/types.js";
 
 /** How a stack's children hang together: each under the one that leads to it by the fewest taps from the start. */
@@ -12,62 +11,68 @@ export interface Stepped {
   under: Id | null;
 }
 
-/** Of each child of each stack, the children of the same stack that something in it leads to. */
-const leadsOf = (frame: Frame): Map<Id, Id[]> => {
-  const { places, ways } = indexOf(frame);
-  const leads = new Map<Id, Id[]>();
-  for (const [id, node] of Object.entries(frame.nodes)) {
-    const references = referencesOf(node);
-    if (references.length === 0) continue;
-    // the containers this node stands in, from the root down, by all its places
-    const lines = (places.get(id) ?? []).map((place) => [...(ways.get(place) ?? []), id]);
-    for (const { to, role } of references) {
-      if (role !== "way") continue;
-      for (const stack of places.get(to) ?? [])
-        for (const line of lines) {
-          const at = line.indexOf(stack);
-          const from = at < 0 ? undefined : line[at + 1];
-          if (from === undefined || from === to) continue;
-          const key = `${stack} ${from}`;
-          const list = leads.get(key);
-          if (list) list.push(to);
-          else leads.set(key, [to]);
-        }
-    }
-  }
-  return leads;
+/** Where each of these ids stands among them: by looking for few, by a table for many. */
+const placeAmong = (ids: readonly Id[]): ((id: Id) => number) => {
+  if (ids.length <= 16) return (id) => ids.indexOf(id);
+  const table = new Map<Id, number>();
+  ids.forEach((id, i) => table.set(id, i));
+  return (id) => table.get(id) ?? -1;
 };
 
-const known = new WeakMap<Frame, Map<Id, Id[]>>();
+/** Calls `found` for each node that something at or under this one leads to. */
+const eachLeadUnder = (frame: Frame, id: Id, found: (to: Id) => void): void => {
+  const node = frame.nodes[id];
+  if (!node) return;
+  eachLead(node, found);
+  if (node.kind !== "screen") for (const child of childrenOf(node)) eachLeadUnder(frame, child, found);
+};
 
-/** A stack's children in the order they are drawn: the start, under it what it leads to, and so on; the rest after them. */
-export const stepsOf = (frame: Frame, id: Id, stack: StackNode): Stepped[] => {
-  let leads = known.get(frame);
-  if (!leads) known.set(frame, (leads = leadsOf(frame)));
-  const children = childrenOf(stack);
+const stepped = (frame: Frame, stack: StackNode): Stepped[] => {
+  const { children } = stack;
   const start = startOf(stack);
   if (start === undefined) return [];
-  const found = new Map<Id, Stepped>([[start, { id: start, taps: 0, under: null }]]);
-  const below = new Map<Id, Id[]>();
-  const order = new Map(children.map((child, i) => [child, i]));
-  for (const { id: from, taps } of found.values()) {
-    const next = leads.get(`${id} ${from}`);
-    if (!next) continue;
-    for (const to of [...next].sort((a, b) => order.get(a)! - order.get(b)!)) {
-      if (found.has(to)) continue;
-      found.set(to, { id: to, taps: taps + 1, under: from });
-      const list = below.get(from);
-      if (list) list.push(to);
-      else below.set(from, [to]);
-    }
+  const placeOf = placeAmong(children);
+  const first = placeOf(start);
+  const reached: (Stepped | null)[] = children.map(() => null);
+  const below: (number[] | null)[] = children.map(() => null);
+  reached[first] = { id: start, taps: 0, under: null };
+  const queue = [first];
+  for (const at of queue) {
+    const from = reached[at]!;
+    const found: number[] = [];
+    eachLeadUnder(frame, from.id, (to) => {
+      const place = placeOf(to);
+      if (place < 0 || reached[place]) return;
+      reached[place] = { id: to, taps: from.taps + 1, under: from.id };
+      found.push(place);
+    });
+    if (found.length === 0) continue;
+    found.sort((a, b) => a - b);
+    queue.push(...found);
+    below[at] = found;
   }
   const drawn: Stepped[] = [];
-  const open = [start];
+  const open = [first];
   while (open.length) {
     const at = open.pop()!;
-    drawn.push(found.get(at)!);
-    open.push(...[...(below.get(at) ?? [])].reverse());
+    drawn.push(reached[at]!);
+    const next = below[at];
+    if (next) for (let i = next.length - 1; i >= 0; i -= 1) open.push(next[i]!);
   }
-  for (const child of children) if (!found.has(child)) drawn.push({ id: child, taps: 0, under: null });
+  if (drawn.length < children.length)
+    children.forEach((id, i) => {
+      if (!reached[i]) drawn.push({ id, taps: 0, under: null });
+    });
   return drawn;
+};
+
+const known = new WeakMap<Frame, Map<Id, Stepped[]>>();
+
+/** A stack's children in the order they are drawn: the start, under it what it leads to, and so on; the rest after them. */
+export const stepsOf = (frame: Frame, id: Id, stack: StackNode): readonly Stepped[] => {
+  let steps = known.get(frame);
+  if (!steps) known.set(frame, (steps = new Map()));
+  let own = steps.get(id);
+  if (!own) steps.set(id, (own = stepped(frame, stack)));
+  return own;
 };

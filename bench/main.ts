@@ -1,0 +1,35 @@
+// Measures what is promised. Prints a table, and JSON with --json. Ratios are of one run: machines are noisy, ratios less so.
+import { cpus } from "node:os";
+import { engineFigures } from "./engine.js";
+import type { Figure } from "./measure.js";
+import { pageFigures } from "./page.js";
+import { planFigures } from "./plan.js";
+import { serverFigures } from "./server.js";
+
+const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
+  engine: engineFigures,
+  plan: planFigures,
+  server: serverFigures,
+  page: pageFigures,
+};
+const asked = process.argv.slice(2).filter((name) => name in parts);
+const rounded = (value: number): string =>
+  value >= 1000 ? Math.round(value).toLocaleString("en") : value.toPrecision(3);
+
+const report: Record<string, Figure[]> = {};
+for (const name of asked.length ? asked : Object.keys(parts)) report[name] = await parts[name]!();
+
+if (process.argv.includes("--json"))
+  console.log(JSON.stringify({ node: process.version, cpu: cpus()[0]?.model, figures: report }, null, 2));
+else
+  for (const [name, figures] of Object.entries(report)) {
+    console.log(`\n${name}`);
+    for (const { name, value, unit, against, goal, met } of figures) {
+      const compared = against
+        ? `${against.ratio.toFixed(2)} × ${against.name} (${rounded(against.value)} ${unit})`
+        : "";
+      console.log(
+        `  ${name.padEnd(58)} ${`${rounded(value)} ${unit}`.padStart(14)}  ${compared}${goal ? `  [${met ? "met" : "NOT MET"}: ${goal}]` : ""}`,
+      );
+    }
+  }

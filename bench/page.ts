@@ -1,0 +1,110 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { gzipSync } from "node:zlib";
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { openBrowser } from "../scripts/browser.js";
+import { FrameStore } from "../server/frames/store.js";
+import { openDatabase } from "../server/database.js";
+import { createApp } from "../server/app.js";
+import { seed } from "../server/seed.js";
+import { largeFrame } from "./frames.js";
+import { type Figure, quantile } from "./measure.js";
+
+const built = join(import.meta.dirname, "..", "dist", "web");
+
+const weights = (): Figure[] => {
+  const files = readdirSync(join(built, "assets")).filter((file) => /\.(js|css)$/.test(file));
+  const figures = files.map((file) => ({
+    name: `${file.replace(/-[\w-]{8}\./, ".")}, gzip`,
+    value: gzipSync(readFileSync(join(built, "assets", file))).length / 1000,
+    unit: "kB",
+  }));
+  const script = files
+    .filter((file) => file.endsWith(".js"))
+    .reduce((sum, file) => sum + gzipSync(readFileSync(join(built, "assets", file))).length / 1000, 0);
+  return [
+    ...figures,
+    {
+      name: "first load of the plan, all scripts, gzip",
+      value: script,
+      unit: "kB",
+      goal: "under 200",
+      met: script < 200,
+    },
+  ];
+};
+
+/** From a key in the plan to the companion painted again, as the browser has it. */
+const keyToPaint = async (url: string, path: string, times: number): Promise<number[]> => {
+  const browser = await openBrowser();
+  const page = await browser.newPage();
+  await page.goto(new URL(path, url).href);
+  await page.waitForSelector('[role="treeitem"][aria-selected="true"]');
+  await page.waitForSelector("[data-device] [data-tab]");
+  await new Promise((resolve) => setTimeout(resolve, 1000));
+  const took: number[] = [];
+  // Alt and an arrow moves the chosen tab by one place: the companion's bar shows it in another place
+  for (let i = 0; i < times; i += 1) {
+    const key = i % 2 ? "ArrowUp" : "ArrowDown";
+    took.push(
+      await page.evaluate(
+        (key) =>
+          new Promise<number>((resolve, reject) => {
+            const order = () =>
+              [...document.querySelectorAll("[data-device] [data-tab]")]
+                .map((tab) => tab.getAttribute("data-tab"))
+                .join();
+            const before = order();
+            const began = performance.now();
+            const chosen = document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]')!;
+            chosen.focus();
+            chosen.dispatchEvent(new KeyboardEvent("keydown", { key, altKey: true, bubbles: true, cancelable: true }));
+            const look = () => {
+              if (order() !== before) {
+                // the frame that holds the change is painted when the next one begins
+                requestAnimationFrame(() => {
+                  const channel = new MessageChannel();
+                  channel.port1.onmessage = () => resolve(performance.now() - began);
+                  channel.port2.postMessage(0);
+                });
+              } else if (performance.now() - began > 5000) reject(new Error("the companion did not change"));
+              else setTimeout(look, 0);
+            };
+            look();
+          }),
+        key,
+      ),
+    );
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+  await browser.close();
+  return took.slice(2);
+};
+
+/** What the page weighs, and how soon it answers a key. */
+export const pageFigures = async (): Promise<Figure[]> => {
+  const database = await openDatabase(mkdtempSync(join(tmpdir(), "handy-frame-bench-")), () => undefined);
+  const store = new FrameStore(database);
+  await seed(store, [], () => undefined);
+  await store.create(largeFrame(1000));
+  const server = createApp({ store, page: built }).listen(0, "127.0.0.1");
+  const { port } = server.address() as { port: number };
+  const url = `http://127.0.0.1:${port}/`;
+  const demo = await keyToPaint(url, "/f/allotment-diary/plan?at=tasksTab&in=home", 32);
+  const large = await keyToPaint(url, "/f/large-1000/plan?at=tab1&in=home", 22);
+  server.closeAllConnections();
+  server.close();
+  await database.close();
+  const figure = (name: string, times: number[], most: number): Figure[] => [
+    {
+      name: `key in the plan to companion painted, ${name}, p50`,
+      value: quantile(times, 0.5),
+      unit: "ms",
+      goal: `under ${most}`,
+      met: quantile(times, 0.5) < most,
+    },
+    { name: `the same, ${name}, p95`, value: quantile(times, 0.95), unit: "ms" },
+  ];
+  return [...weights(), ...figure("demo", demo, 50), ...figure("1,000 screens", large, 100)];
+};
