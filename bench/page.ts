@@ -1,7 +1,7 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { once } from "node:events";
+import { mkdtempSync, readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
-import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { openBrowser } from "../scripts/browser.js";
 import { FrameStore } from "../server/frames/store.js";
@@ -89,6 +89,7 @@ export const pageFigures = async (): Promise<Figure[]> => {
   await seed(store, [], () => undefined);
   await store.create(largeFrame(1000));
   const server = createApp({ store, page: built }).listen(0, "127.0.0.1");
+  await once(server, "listening");
   const { port } = server.address() as { port: number };
   const url = `http://127.0.0.1:${port}/`;
   const demo = await keyToPaint(url, "/f/allotment-diary/plan?at=tasksTab&in=home", 32);

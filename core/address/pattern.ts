@@ -9,6 +9,8 @@ export interface Pattern {
   segments: Segment[];
   /** The params it names, in order; `*` is the param `0`. */
   names: string[];
+  /** What it matches, with names left out: two patterns with a shape in common match the same addresses equally well. */
+  shapes: string[];
   /** The last segment, a `:name?`, may be missing. */
   optional: boolean;
 }
@@ -17,6 +19,12 @@ export type PatternResult = { ok: true; pattern: Pattern } | { ok: false; reason
 
 const nameForm = /^[A-Za-z_][A-Za-z0-9_]*$/;
 const parsed = new Map<string, PatternResult>();
+
+const shapesOf = (segments: readonly Segment[], optional: boolean): string[] => {
+  const parts = segments.map((s) => (s.kind === "text" ? `/${s.text}` : s.kind === "name" ? "/:" : "/*"));
+  const whole = parts.join("") || "/";
+  return optional ? [whole, parts.slice(0, -1).join("") || "/"] : [whole];
+};
 
 const parse = (text: string): PatternResult => {
   if (!text.startsWith("/")) return { ok: false, reason: "a pattern starts with /" };
@@ -46,7 +54,7 @@ const parse = (text: string): PatternResult => {
     } else segments.push({ kind: "text", text: part });
   }
   const named = segments.flatMap((s) => (s.kind === "name" ? [s.name] : s.kind === "rest" ? ["0"] : []));
-  return { ok: true, pattern: { text, segments, names: named, optional } };
+  return { ok: true, pattern: { text, segments, names: named, shapes: shapesOf(segments, optional), optional } };
 };
 
 /** Reads a pattern: absolute; literals, `:name`, `:name?` at the end, `*` at the end; a slash at the end means nothing. */
@@ -58,13 +66,6 @@ export const readPattern = (text: string): PatternResult => {
     parsed.set(text, result);
   }
   return result;
-};
-
-/** The shapes a pattern matches, with names left out: two patterns with a shape in common match the same addresses equally well. */
-export const shapesOf = (pattern: Pattern): string[] => {
-  const parts = pattern.segments.map((s) => (s.kind === "text" ? `/${s.text}` : s.kind === "name" ? "/:" : "/*"));
-  const whole = parts.join("") || "/";
-  return pattern.optional ? [whole, parts.slice(0, -1).join("") || "/"] : [whole];
 };
 
 /** A param's value; names such as `constructor` are in no params unless they were put there. */

@@ -1,4 +1,4 @@
-import { readPattern, shapesOf } from "../address/pattern.js";
+import { readPattern } from "../address/pattern.js";
 import { bandsOf, childrenOf, factsOf, factValues, targetsOf } from "./defaults.js";
 import { type Fault, shown } from "./fault.js";
 import { indexOf, mostDepth } from "./frame-index.js";
@@ -285,25 +285,32 @@ const clash = (report: Report, own: Claim, other: Claim): void =>
     remedy: "Give one of the two a word of its own.",
   });
 
+const claimsOf = (frame: Frame, id: Id): Claim[] => {
+  const node = frame.nodes[id];
+  if (node?.kind !== "screen" || (node.path === undefined && !node.also)) return [];
+  const claims: Claim[] = node.path === undefined ? [] : [{ id, at: ["path"], text: node.path }];
+  node.also?.forEach((text, i) => claims.push({ id, at: ["also", i], text }));
+  return claims;
+};
+
+/** Of two screens that clash, the later one is told; with `touched`, the one that was changed. */
 const clashFaults = (frame: Frame, report: Report, touched?: ReadonlySet<Id>): void => {
-  const claims = new Map<string, Claim>();
-  for (const [id, node] of Object.entries(frame.nodes)) {
-    if (node.kind !== "screen") continue;
-    const all: Claim[] = node.path === undefined ? [] : [{ id, at: ["path"], text: node.path }];
-    node.also?.forEach((text, i) => all.push({ id, at: ["also", i], text }));
-    for (const claim of all) {
+  const { ids } = indexOf(frame);
+  const held = new Map<string, Claim>();
+  const take = (id: Id, holds: boolean): void => {
+    for (const claim of claimsOf(frame, id)) {
       const result = readPattern(claim.text);
       if (!result.ok) continue;
-      for (const shape of shapesOf(result.pattern)) {
-        const first = claims.get(shape);
-        if (!first) claims.set(shape, claim);
-        else if (first.id === id && first.text === claim.text) continue;
-        else if (!touched || touched.has(id)) clash(report, claim, first);
-        // of two that clash, the one that was changed is told
-        else if (touched.has(first.id)) clash(report, first, claim);
+      for (const shape of result.pattern.shapes) {
+        const first = held.get(shape);
+        if (!first) holds && held.set(shape, claim);
+        else if (first.id !== id || first.text !== claim.text)
+          touched && !touched.has(id) ? clash(report, first, claim) : clash(report, claim, first);
       }
     }
-  }
+  };
+  for (const id of touched ?? ids) take(id, true);
+  if (touched && held.size) for (const id of ids) if (!touched.has(id)) take(id, false);
 };
 
 const fieldFaults = (frame: Frame, report: Report): void => {

@@ -1,7 +1,7 @@
 import fc from "fast-check";
-import { anyFrame } from "../testing/arbitrary.js";
+import { anyEdit, anyFrame } from "../testing/arbitrary.js";
 import { frameOf, opening, screen, stack, tabbed } from "../testing/frames.js";
-import { applyEdit } from "../edit/apply.js";
+import { applyEdit, applySoundly } from "../edit/apply.js";
 import { type Placed, fitPlan, planLayout } from "./layout.js";
 import { stepsOf } from "./steps.js";
 import type { StackNode } from "../frame/types.js";
@@ -17,7 +17,7 @@ const apart = (a: Placed, b: Placed): boolean =>
 describe("the plan", () => {
   test("a stack is set out by fewest taps from its start: each under the one that leads to it", () => {
     const frame = tabbed();
-    expect(stepsOf(frame, "aTab", frame.nodes.aTab as StackNode)).toEqual([
+    expect(stepsOf(frame, frame.nodes.aTab as StackNode)).toEqual([
       { id: "a", taps: 0, under: null },
       { id: "item", taps: 1, under: "a" },
       { id: "deep", taps: 2, under: "item" },
@@ -30,7 +30,7 @@ describe("the plan", () => {
       two: screen(),
       far: screen(),
     });
-    expect(stepsOf(frame, "app", frame.nodes.app as StackNode).map((step) => step.id)).toEqual(["one", "two", "far"]);
+    expect(stepsOf(frame, frame.nodes.app as StackNode).map((step) => step.id)).toEqual(["one", "two", "far"]);
   });
   test("a hub's tabs stand side by side, each tooth right over what hangs from it", () => {
     const { teeth, cards } = planLayout(tabbed());
@@ -82,6 +82,21 @@ describe("the plan", () => {
               if (!apart(group[i]!, group[j]!)) throw new Error(`${group[i]!.id} lies on ${group[j]!.id}`);
       }),
       { numRuns: 200 },
+    );
+  });
+  test("what is kept of it over edits is what would be worked out from scratch", () => {
+    fc.assert(
+      fc.property(anyFrame(), fc.array(anyEdit(), { maxLength: 8 }), (frame, edits) => {
+        let now = frame;
+        planLayout(now);
+        for (const edit of edits) {
+          const result = applySoundly(now, edit);
+          if (!result.ok) continue;
+          now = result.frame;
+          expect(planLayout(now)).toEqual(planLayout(structuredClone(now)));
+        }
+      }),
+      { numRuns: 150 },
     );
   });
   test("fitted into a room, cards are as large as it lets them be, down to title rows", () => {

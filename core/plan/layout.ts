@@ -183,7 +183,7 @@ const measured = (frame: Frame, options: PlanOptions) => {
     }
     const stepped =
       node.kind === "stack"
-        ? stepsOf(frame, id, node)
+        ? stepsOf(frame, node)
         : childrenOf(node).map((child) => ({ id: child, taps: 0, under: null }));
     const firstContainer = stepped.findIndex((child) => frame.nodes[child.id]!.kind !== "screen");
     const columnOf = (list: typeof stepped, x: number): { width: number; bottom: number } => {

@@ -1,6 +1,6 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
 import { eachLead } from "../frame/references.js";
-import type { Frame, Id, StackNode } from "../frame/types.js";
+import type { Frame, Id, Node, StackNode } from "../frame/types.js";
 
 /** How a stack's children hang together: each under the one that leads to it by the fewest taps from the start. */
 export interface Stepped {
@@ -66,13 +66,25 @@ const stepped = (frame: Frame, stack: StackNode): Stepped[] => {
   return drawn;
 };
 
-const known = new WeakMap<Frame, Map<Id, Stepped[]>>();
+interface Known {
+  /** The children's nodes that the steps were worked out from. */
+  from: Node[];
+  steps: Stepped[];
+}
 
-/** A stack's children in the order they are drawn: the start, under it what it leads to, and so on; the rest after them. */
-export const stepsOf = (frame: Frame, id: Id, stack: StackNode): readonly Stepped[] => {
-  let steps = known.get(frame);
-  if (!steps) known.set(frame, (steps = new Map()));
-  let own = steps.get(id);
-  if (!own) steps.set(id, (own = stepped(frame, stack)));
-  return own;
+const known = new WeakMap<StackNode, Known>();
+
+/**
+ * A stack's children in the order they are drawn: the start, under it what it leads to, and so on; the rest after them.
+ * A stack of screens alone keeps its steps over edits of other nodes; one with containers has them worked out each time,
+ * as they hang on everything inside.
+ */
+export const stepsOf = (frame: Frame, stack: StackNode): readonly Stepped[] => {
+  const { children } = stack;
+  const kept = known.get(stack);
+  if (kept && children.every((child, i) => frame.nodes[child] === kept.from[i])) return kept.steps;
+  const steps = stepped(frame, stack);
+  const from = children.map((child) => frame.nodes[child]!);
+  if (from.every((node) => node.kind === "screen")) known.set(stack, { from, steps });
+  return steps;
 };

@@ -27,7 +27,7 @@ const isUnnamed = (id: Id): boolean => /^newScreen(Tab)?\d*$/.test(id);
 /** The children of a container in the order they are drawn. */
 export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {
   const node = frame.nodes[id]!;
-  return node.kind === "stack" ? stepsOf(frame, id, node).map((step) => step.id) : childrenOf(node);
+  return node.kind === "stack" ? stepsOf(frame, node).map((step) => step.id) : childrenOf(node);
 };
 
 const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: string): Planned => {

@@ -47,7 +47,7 @@ export function StackGroup({
       </Group>
       <Group title="Laid one on another" says="Back takes the top one off" wide>
         <ol className="flex flex-col">
-          {stepsOf(frame, id, node).map(({ id: child, taps, under }) => (
+          {stepsOf(frame, node).map(({ id: child, taps, under }) => (
             <li key={child} style={{ paddingLeft: taps * 14 }}>
               <button
                 type="button"
