@@ -1,6 +1,6 @@
 import { childrenOf } from "../frame/defaults.js";
 import { type Fault, shown } from "../frame/fault.js";
-import { indexOf, subtreeOf } from "../frame/frame-index.js";
+import { indexOf, shareIndex, subtreeOf } from "../frame/frame-index.js";
 import { pointer } from "../frame/pointer.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
 import type { ContainerNode, Frame, HubNode, Id, Node, PairNode, StackNode } from "../frame/types.js";
@@ -308,7 +308,18 @@ export const applyEdit = (frame: Frame, edit: Edit): EditResult => {
     if (error instanceof Refusal) return { ok: false, faults: [error.fault] };
     throw error;
   }
-  return { ok: true, frame: draft.frame, inverse: draft.inverse(), patches: draft.patches(), touched: draft.touched };
+  const patches = draft.patches();
+  if (!patches.some((patch) => changes(patch, structure))) shareIndex(frame, draft.frame);
+  return { ok: true, frame: draft.frame, inverse: draft.inverse(), patches, touched: draft.touched };
+};
+
+const structure = new Set(["kind", "children", "list", "detail"]);
+const addresses = new Set(["kind", "path", "also"]);
+
+/** Whether an operation adds or removes a node, changes the root, or one of these keys of a node. */
+const changes = ({ path }: PatchOperation, keys: ReadonlySet<string>): boolean => {
+  const [, table, , key] = path.split("/");
+  return table === "nodes" ? key === undefined || keys.has(key) : table === "root";
 };
 
 const changesFields = (patches: readonly PatchOperation[]): boolean =>
@@ -318,9 +329,11 @@ const changesFields = (patches: readonly PatchOperation[]): boolean =>
 export const applySoundly = (frame: Frame, edit: Edit): EditResult => {
   const result = applyEdit(frame, edit);
   if (!result.ok) return result;
+  const { patches, touched } = result;
   const faults = faultsOf(
     result.frame,
-    changesFields(result.patches) ? undefined : reach(frame, result.frame, result.touched),
+    changesFields(patches) ? undefined : reach(frame, result.frame, touched),
+    patches.some((patch) => changes(patch, addresses)),
   );
   return faults.length ? { ok: false, faults } : result;
 };

@@ -376,8 +376,9 @@ const fieldFaults = (frame: Frame, report: Report): void => {
 /**
  * The faults of meaning of a frame whose form is right: what its names and its nesting say that cannot be.
  * With `touched`, only what may have come from a change of those nodes; a change of the frame's own fields wants all.
+ * Clashes of addresses are looked for unless it is known that no address changed.
  */
-export const faultsOf = (frame: Frame, touched?: ReadonlySet<Id>): Fault[] => {
+export const faultsOf = (frame: Frame, touched?: ReadonlySet<Id>, addresses = true): Fault[] => {
   const faults: Fault[] = [];
   const report: Report = (fault) => void faults.push(fault);
   if (!has(frame, frame.root)) dangling(report, ["root"], frame.root, "a stack");
@@ -391,6 +392,6 @@ export const faultsOf = (frame: Frame, touched?: ReadonlySet<Id>): Fault[] => {
   if (!touched) fieldFaults(frame, report);
   for (const id of touched ?? Object.keys(frame.nodes)) if (has(frame, id)) nodeFaults(frame, report, id);
   depthFaults(frame, report);
-  clashFaults(frame, report, touched);
+  if (addresses) clashFaults(frame, report, touched);
   return faults;
 };

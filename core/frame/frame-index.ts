@@ -82,6 +82,12 @@ export const indexOf = (frame: Frame): FrameIndex => {
   return index;
 };
 
+/** Says that a frame's nodes stand as those of another do, so that what is known of that is true of it too. */
+export const shareIndex = (from: Frame, to: Frame): void => {
+  const index = known.get(from);
+  if (index) known.set(to, index);
+};
+
 export const placesOf = (frame: Frame, id: Id): readonly Id[] => indexOf(frame).places.get(id) ?? noPlaces;
 export const parentsOf = (frame: Frame, id: Id): readonly Id[] => indexOf(frame).parents.get(id) ?? noPlaces;
 

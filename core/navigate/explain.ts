@@ -12,11 +12,12 @@ const topName = (frame: Frame, state: State): string => {
   return nameOf(frame, top.node, top.params);
 };
 
-/** What became of the bars, said only when a push or pop is about it. */
-const barsSay = (frame: Frame, view: View, before: State, after: State): string => {
-  const bars = (state: State): Id[] =>
-    surfaceOf(frame, state, view).layers.flatMap(({ bar }) => (bar ? [bar.hub] : []));
-  const [was, is] = [bars(before), bars(after)];
+const barsOf = (frame: Frame, view: View, state: State): Id[] =>
+  surfaceOf(frame, state, view).layers.flatMap(({ bar }) => (bar ? [bar.hub] : []));
+
+/** What became of the bars there were. */
+const barsSay = (frame: Frame, view: View, was: readonly Id[], after: State): string => {
+  const is = barsOf(frame, view, after);
   const gone = was.find((hub) => !is.includes(hub));
   if (gone !== undefined) {
     const covered = !focusPath(after.root).some((entry) => entry.node === gone);
@@ -33,9 +34,9 @@ const moveSays = (frame: Frame, view: View, before: Step, after: Step, move: Mov
   const where = nameOf(frame, move.in);
   switch (move.kind) {
     case "push":
-      return `${name} was laid on top in ${where}.${barsSay(frame, view, before.state, after.state)}`;
+      return `${name} was laid on top in ${where}.${barsSay(frame, view, barsOf(frame, view, before.state), after.state)}`;
     case "pop":
-      return `${move.leaving === null ? "The top" : topName(frame, before.state)} was taken off ${where}: ${name} lay beneath.${barsSay(frame, view, before.state, after.state)}`;
+      return `${move.leaving === null ? "The top" : topName(frame, before.state)} was taken off ${where}: ${name} lay beneath.${barsSay(frame, view, barsOf(frame, view, before.state), after.state)}`;
     case "replace":
       return `${name} took the place of ${topName(frame, before.state)} in ${where}.`;
     case "switch": {
@@ -93,4 +94,19 @@ export const explain = (
       said.push(`The draft belongs to this entry of ${topName(frame, after.state)} and lives as long as it does.`);
   }
   return [...said, ...after.notes.map((note) => note.text)];
+};
+
+/** What a change of the frame made of a device that shows it: where it is now, and what became of the bars. */
+export const explainEdit = (before: Frame, frame: Frame, view: View, was: State, is: State): string[] => {
+  if (is.outside) return [];
+  const [stoodOn, standsOn] = [topOf(was.root), topOf(is.root)];
+  const container = (state: State): Id | undefined => focusPath(state.root).at(-2)?.node;
+  const bars = barsSay(frame, view, barsOf(before, view, was), is);
+  const name = topName(frame, is);
+  if (stoodOn.node !== standsOn.node && stoodOn.key !== standsOn.key)
+    return [`The frame changed: what the device showed is no longer there, so it is on ${name}.${bars}`];
+  const place = container(is);
+  if (place !== undefined && place !== container(was))
+    return [`The frame changed: ${name} stands in ${nameOf(frame, place)} now.${bars}`];
+  return [`The frame changed, and the device kept its place on ${name}.${bars}`];
 };

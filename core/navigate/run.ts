@@ -28,6 +28,12 @@ export const nameOf = (frame: Frame, id: Id, params?: Params): string => {
   return params ? fill(title, params) : title;
 };
 
+/** The same without the `{name}` of its params: what the node is called whatever it shows. */
+export const plainName = (frame: Frame, id: Id): string =>
+  nameOf(frame, id)
+    .replaceAll(/\s*\{\w+\}/g, "")
+    .trim() || id;
+
 /** Puts params into `{name}`; a name that has no value stays as it is. */
 export const fill = (text: string, params: Params): string =>
   text.includes("{")

@@ -4,7 +4,8 @@ import type { Frame } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
 import { back, pick, run, screen, tab, tabbed, tap } from "../testing/frames.js";
 import { consequencesOf } from "./consequences.js";
-import { explain } from "./explain.js";
+import { explain, explainEdit } from "./explain.js";
+import { refit } from "./refit.js";
 import { routeTo } from "./route.js";
 import { step } from "./step.js";
 import { looksOf, waysIn, waysOut } from "./ways.js";
@@ -98,6 +99,22 @@ describe("the reasons", () => {
   test("a tab says whether it is as it was left", () => {
     expect(why(tab("bTab"))).toBe("bTab was chosen for the first time: it starts at b.");
     expect(why(tab("bTab"), tab("aTab"))).toBe("aTab was chosen and shows A, as it was left.");
+  });
+  test("a change of the frame says where the device is now, and what became of the bar", () => {
+    const { at } = run(frame, pick(3));
+    const said = (edit: Edit) => {
+      const next = after(edit);
+      return explainEdit(frame, next, view, at.state, refit(next, view, at.state)).join(" ");
+    };
+    expect(said({ kind: "set", node: "c", key: "title", value: "See" })).toBe(
+      "The frame changed, and the device kept its place on Item 3. The bar stays.",
+    );
+    expect(said({ kind: "move", id: "item", from: "aTab", to: "app", after: "home" })).toBe(
+      "The frame changed: Item 3 stands in app now. It covers home, so its bar is gone.",
+    );
+    expect(said({ kind: "remove", id: "item" })).toBe(
+      "The frame changed: what the device showed is no longer there, so it is on A. The bar stays.",
+    );
   });
   test("Back says why it went where it did", () => {
     expect(why(tab("bTab"), back)).toBe("Back went to aTab, the start tab of home: only from there does Back go out.");

@@ -3,6 +3,7 @@ import {
   type Beyond,
   type Edit,
   explain,
+  explainEdit,
   type Frame,
   type Id,
   isAttached,
@@ -53,10 +54,13 @@ const namesOf = (edit: Edit | null): Record<Id, Id> => {
 };
 
 /** The device on a frame that was edited: it keeps its place as far as that exists. */
-export const withFrame = (frame: Frame, device: Device, edit: Edit | null): Device => {
+export const withFrame = (frame: Frame, device: Device, edit: Edit | null, before?: Frame): Device => {
   const view = viewOf(frame, device.view);
   const at: Step = { state: refit(frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
-  return { ...device, view, beyond: beyondRange(frame), at };
+  const beyond = beyondRange(frame);
+  const reasons =
+    before && !beyond.length ? explainEdit(before, frame, view, device.at.state, at.state) : device.reasons;
+  return { ...device, view, beyond, at, reasons: reasons.length ? reasons : device.reasons };
 };
 
 /** The device on a screen, brought there as a person would come; opened from outside when no way leads there. */

@@ -215,7 +215,12 @@ export class OpenFrame {
     }
     if (folded.result.patches.length === 0) return null;
     const { frame } = folded.history;
-    this.external.set({ frame, history: folded.history, device: withFrame(frame, device, folded.edit), message: null });
+    this.external.set({
+      frame,
+      history: folded.history,
+      device: withFrame(frame, device, folded.edit, history.frame),
+      message: null,
+    });
     this.queued([...this.queue, { key: crypto.randomUUID(), label: folded.label, edit: folded.edit }]);
     void this.flush();
     return null;
@@ -312,7 +317,12 @@ export class OpenFrame {
 
   private show(frame: Frame, revision: number): void {
     const { history, device } = this.now;
-    this.external.set({ frame, revision, history: { ...history, frame }, device: withFrame(frame, device, null) });
+    this.external.set({
+      frame,
+      revision,
+      history: { ...history, frame },
+      device: withFrame(frame, device, null, history.frame),
+    });
   }
 
   /** Edits made elsewhere, as they happen. Our own come back here too and are known by their keys. */

@@ -4,7 +4,7 @@ import {
   consequencesOf,
   type Frame,
   type Id,
-  nameOf,
+  plainName,
   type PlanLayout,
   subtreeOf,
   type View,
@@ -82,8 +82,8 @@ const ways = (count: number): string => `${count} ${count === 1 ? "way" : "ways"
 export const sayDrop = (frame: Frame, place: DropPlace, { consequences }: DropLook): string[] => {
   const { faults, bars, header, back, changed, broken, loose } = consequences;
   if (faults.length) return [`not here: ${faults[0]!.received}`, faults[0]!.remedy];
-  const name = (id: string): string => (id === "exit" ? "out" : id === "stay" ? "nowhere" : nameOf(frame, id));
-  const said = [place.to === null || loose ? "loose: nothing can open it" : `into ${nameOf(frame, place.to)}`];
+  const name = (id: string): string => (id === "exit" ? "out" : id === "stay" ? "nowhere" : plainName(frame, id));
+  const said = [place.to === null || loose ? "loose: nothing can open it" : `into ${plainName(frame, place.to)}`];
   if (!loose && bars.before !== bars.after) said.push(bars.after ? "the bar shows here" : "the bar is covered here");
   if (!loose && header.before !== header.after) said.push(header.after ? "gets a header" : "loses its header");
   if (!loose && back.before.join() !== back.after.join() && back.after.length)

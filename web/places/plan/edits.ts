@@ -5,9 +5,9 @@ import {
   type Frame,
   freeIdIn,
   type Id,
-  nameOf,
   type Node,
   placesOf,
+  plainName,
   type ScreenNode,
   stepsOf,
   subtreeOf,
@@ -34,7 +34,7 @@ const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: str
   const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
   if (!hub) {
     const id = freeIdIn(frame, title);
-    const where = parent === null ? "loose" : `in ${nameOf(frame, parent)}`;
+    const where = parent === null ? "loose" : `in ${plainName(frame, parent)}`;
     return {
       edit: { kind: "add", nodes: { [id]: { kind: "screen", title } }, top: id, parent, after },
       label: `Add ${title} ${where}`,
@@ -74,7 +74,7 @@ export const retitle = (frame: Frame, chosen: Chosen, title: string): Planned =>
   const sets: Edit[] = [{ kind: "set", node: id, key: "title", ...(title && { value: title }) }];
   if (node.tab && (node.tab.label === undefined || node.tab.label === node.title))
     sets.push({ kind: "set", node: id, key: "tab", value: { ...node.tab, label: title } });
-  const label = `Call ${nameOf(frame, id)} ${title || id}`;
+  const label = `Call ${plainName(frame, id)} ${title || id}`;
   let to = id;
   if (isUnnamed(id) && title) {
     to = freeIdIn(frame, node.kind === "screen" ? title : `${title} ${node.tab ? "tab" : ""}`);
@@ -100,11 +100,11 @@ export const takeOut = (frame: Frame, { id, parent }: Chosen): Planned => {
       : parent !== null
         ? { id: parent, parent: placesOf(frame, parent)[0] ?? null }
         : null;
-  const name = nameOf(frame, id);
+  const name = plainName(frame, id);
   if (placesOf(frame, id).length > 1)
     return {
       edit: { kind: "move", id, from: parent, to: null, after: null },
-      label: `Take ${name} out of ${nameOf(frame, parent!)}`,
+      label: `Take ${name} out of ${plainName(frame, parent!)}`,
       choose,
     };
   return { edit: { kind: "remove", id }, label: `Delete ${name}`, choose };
@@ -112,7 +112,7 @@ export const takeOut = (frame: Frame, { id, parent }: Chosen): Planned => {
 
 export const copyOf = (frame: Frame, { id, parent }: Chosen): Planned => {
   const edit = duplicateOf(frame, id, parent);
-  return { edit, label: `Duplicate ${nameOf(frame, id)}`, choose: { id: edit.ids[id]!, parent } };
+  return { edit, label: `Duplicate ${plainName(frame, id)}`, choose: { id: edit.ids[id]!, parent } };
 };
 
 /** What is chosen moved into a container, behind one of its children; null makes it loose. */
@@ -120,7 +120,7 @@ export const moveInto = (frame: Frame, { id, parent }: Chosen, to: Id | null, af
   const node = frame.nodes[id]!;
   const move: Edit = { kind: "move", id, from: parent, to, after };
   const tab = to !== null && to !== parent && frame.nodes[to]?.kind === "hub" && !node.tab;
-  const label = nameOf(frame, id);
+  const label = plainName(frame, id);
   const edit: Edit = tab
     ? { kind: "batch", edits: [move, { kind: "set", node: id, key: "tab", value: { label, icon: "circle-dashed" } }] }
     : move;
@@ -131,7 +131,7 @@ export const moveInto = (frame: Frame, { id, parent }: Chosen, to: Id | null, af
         ? `Reorder ${label}`
         : to === null
           ? `Make ${label} loose`
-          : `Move ${label} into ${nameOf(frame, to)}`,
+          : `Move ${label} into ${plainName(frame, to)}`,
     choose: { id, parent: to },
   };
 };
@@ -172,13 +172,13 @@ export const walk = (frame: Frame, { id, parent }: Chosen, direction: Direction)
 /** A new way out of a screen: an action that opens `to`. Params its address names are handed on where this screen has them. */
 export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
   const node = frame.nodes[from] as ScreenNode;
-  const label = nameOf(frame, to).replace(/\s*\{\w+\}/g, "");
+  const label = plainName(frame, to);
   const taken = new Set((node.actions ?? []).map((action) => action.id));
   const id = freeIdIn({ ...frame, nodes: {} }, label, taken);
   const actions = [...(node.actions ?? []), { id, label, place: "body" as const, do: { kind: "open" as const, to } }];
   return {
     edit: { kind: "set", node: from, key: "actions", value: actions },
-    label: `${nameOf(frame, from)} leads to ${label}`,
+    label: `${plainName(frame, from)} leads to ${label}`,
     choose: null,
   };
 };

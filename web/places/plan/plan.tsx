@@ -7,8 +7,8 @@ import {
   focusPath,
   isAttached,
   launch,
-  nameOf,
   placesOf,
+  plainName,
   type State,
   step,
 } from "../../../core/index.js";
@@ -314,7 +314,8 @@ export function Plan() {
                 <DragChip
                   x={drag.x}
                   y={drag.y}
-                  title={nameOf(frame, drag.chosen.id)}
+                  title={plainName(frame, drag.chosen.id)}
+                  left={size !== null && drag.x - (scroller.current?.scrollLeft ?? 0) > size.width - 290}
                   says={sayDrop(frame, drag.place, drag.look)}
                   refused={drag.look.consequences.faults.length > 0}
                 />

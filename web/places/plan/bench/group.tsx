@@ -27,13 +27,8 @@ export function Group({
     <section
       className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-3 py-2 last:border-r-0 ${wide ? "min-w-64 grow basis-72" : "min-w-44 grow basis-44"}`}
     >
-      <h3 className="flex items-baseline gap-2 font-bold">
-        {title}
-        {says && (
-          <span className="truncate font-normal text-ink-2" title={says}>
-            {says}
-          </span>
-        )}
+      <h3 className="font-bold">
+        {title} {says && <span className="font-normal text-ink-2">{says}</span>}
       </h3>
       {children}
     </section>

@@ -1,4 +1,4 @@
-import { type Frame, nameOf, placesOf, type WayInLook } from "../../../../core/index.js";
+import { type Frame, plainName, placesOf, type WayInLook } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Group } from "./group.js";
 import { inMark } from "../pegs.js";
@@ -15,7 +15,7 @@ const end: Record<string, string> = { exit: "out", stay: "nothing", loop: "round
 
 /** The ladder of one way in, in words. */
 const backSays = (frame: Frame, back: readonly string[]): string => {
-  const names = back.map((id) => end[id] ?? nameOf(frame, id).replace(/\s*\{\w+\}/g, ""));
+  const names = back.map((id) => end[id] ?? plainName(frame, id));
   return names.length > 5 ? `${names.slice(0, 4).join(", ")} … ${names.at(-1)}` : names.join(", ");
 };
 
@@ -46,7 +46,7 @@ export function WaysInGroup({ frame, looks, lit, onLit, onChoose }: WaysInGroupP
                 className="max-w-30 shrink-0 truncate font-medium hover:underline"
                 onClick={() => onChoose({ id: way.from, parent: placesOf(frame, way.from)[0] ?? null })}
               >
-                {nameOf(frame, way.from).replace(/\s*\{\w+\}/g, "")}
+                {plainName(frame, way.from)}
               </button>
               <span className="min-w-8 shrink truncate text-ink-2">{way.via === "row" ? "row" : way.label}</span>
               <span

@@ -5,6 +5,7 @@ import {
   type How,
   isAttached,
   nameOf,
+  plainName,
   placesOf,
   type ScreenNode,
   takeWay,
@@ -26,7 +27,6 @@ export interface WaysOutGroupProps extends GroupProps<ScreenNode> {
   onChoose: (chosen: Chosen) => void;
 }
 
-const plain = (title: string): string => title.replace(/\s*\{\w+\}/g, "");
 const select = "h-7 rounded-sm border border-field bg-plate-2";
 
 const doSays = (action: Do): string => {
@@ -34,7 +34,7 @@ const doSays = (action: Do): string => {
     open: "opens",
     back: "goes back",
     close: "closes",
-    root: "to the stack's first",
+    root: "to the first",
     set: "sets a fact",
     menu: "opens the drawer",
   };
@@ -62,7 +62,7 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
         .filter(([other]) => other !== id && other !== frame.root)
         .map(([other, each]) => ({
           value: other,
-          label: plain(nameOf(frame, other)),
+          label: plainName(frame, other),
           says: `${each.kind} in ${
             placesOf(frame, other)
               .map((place) => nameOf(frame, place))
@@ -119,7 +119,7 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
                 className="truncate font-medium hover:underline"
                 onClick={() => onChoose({ id: rows.to, parent: placesOf(frame, rows.to)[0] ?? null })}
               >
-                {plain(nameOf(frame, rows.to))}
+                {plainName(frame, rows.to)}
               </button>
               <span className="text-ink-2">row</span>
               <span className="ml-auto truncate text-ink-2">{effects[0]}</span>
@@ -147,10 +147,10 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
                   title="Choose it on the plan"
                   onClick={() => onChoose({ id: open.to, parent: placesOf(frame, open.to)[0] ?? null })}
                 >
-                  → {plain(nameOf(frame, open.to))}
+                  → {plainName(frame, open.to)}
                 </button>
               ) : (
-                <span className="font-medium">{doSays(action.do)}</span>
+                <span className="max-w-32 truncate font-medium">{doSays(action.do)}</span>
               )}
               <Button
                 tone="quiet"
@@ -172,9 +172,9 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
                     )
                   }
                 >
-                  <option value="body">in the body</option>
-                  <option value="start">header start</option>
-                  <option value="end">header end</option>
+                  <option value="body">body</option>
+                  <option value="start">header, start</option>
+                  <option value="end">header</option>
                   <option value="footer">footer</option>
                 </select>
                 {open && (
@@ -190,9 +190,9 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
                       )
                     }
                   >
-                    <option value="add">laid on it</option>
-                    <option value="replace">in its place</option>
-                    <option value="clear">clears the way</option>
+                    <option value="add">on top</option>
+                    <option value="replace">instead</option>
+                    <option value="clear">clears</option>
                   </select>
                 )}
                 <span className="ml-auto min-w-0 truncate text-ink-2" title={effects[at]}>
