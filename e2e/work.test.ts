@@ -194,8 +194,13 @@ test("the plan is worked by keys alone: walk, add, rename, move, reorder, delete
   await me.see(node("shedTab", "home"));
   await me.keys("Control+Shift+z");
   await me.see(node("shedTab", "app"));
-  await me.keys("Control+d");
+  await me.click(node("shed"));
+  await me.keys("ArrowLeft", "Control+d");
   await me.see(node("shedTab2"));
+  // undo is there wherever the keys go, but in a text, which has its own
+  await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await me.keys("Control+z");
+  await me.page.waitForSelector(node("shedTab2"), { hidden: true });
 });
 
 test("what cannot be done is said, and nothing is changed", async () => {

@@ -10,6 +10,7 @@ import { Plan } from "../places/plan/plan.js";
 import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
 import { useChosenInAddress } from "./place.js";
 import { TopLine } from "./top-line.js";
+import { useUndoKeys } from "./undo-keys.js";
 import { useViewInAddress, viewInAddress } from "./view-in-address.js";
 
 /** One open frame: the line on top, a place of the work, and the companion beside it. */
@@ -75,6 +76,7 @@ function Workplace() {
   const [folded, setFolded] = useState(() => innerWidth < 900);
   useViewInAddress();
   useChosenInAddress();
+  useUndoKeys();
   const place = useMemo(() => <Plan />, []);
   return (
     <div className="flex h-dvh min-w-0 flex-col bg-page">

@@ -152,9 +152,7 @@ export function Plan() {
       const next = chosen ? walk(frame, at, direction) : at;
       takesFocus.current = true;
       if (next) choose(next);
-    } else if (control && key === "z") event.shiftKey ? opened.redo() : opened.undo();
-    else if (control && key === "y") opened.redo();
-    else if (control && key === "d") make(copyOf(frame, at));
+    } else if (control && key === "d") make(copyOf(frame, at));
     else if (control) taken = false;
     else if (event.key === "Enter" || event.key === "F2") setRenaming(chosen !== null);
     else if (key === "n") setRenaming(make(event.shiftKey ? addInside(frame, at) : addAfter(frame, at)));
