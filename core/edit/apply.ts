@@ -1,4 +1,4 @@
-import { childrenOf } from "../frame/defaults.js";
+import { childrenOf, startOf } from "../frame/defaults.js";
 import { type Fault, shown } from "../frame/fault.js";
 import { indexOf, shareIndex, subtreeOf } from "../frame/frame-index.js";
 import { pointer } from "../frame/pointer.js";
@@ -73,6 +73,14 @@ const inserted = (children: readonly Id[], id: Id, after: Id | null): Id[] => {
   return [...rest.slice(0, at), id, ...rest.slice(at)];
 };
 
+/** A container whose children were put in another order starts as before: what comes to lie first is no start by that. */
+const startingAs = <T extends StackNode | HubNode>(before: T, after: T): T => {
+  const start = startOf(before);
+  return start === undefined || start === startOf(after) || !after.children.includes(start)
+    ? after
+    : { ...after, start };
+};
+
 const withChild = (draft: Draft, parent: Id, id: Id, after: Id | null): void => {
   const node = container(draft, parent);
   if (node.kind === "pair") {
@@ -80,7 +88,7 @@ const withChild = (draft: Draft, parent: Id, id: Id, after: Id | null): void => 
     if (!side)
       refuse(["nodes", parent], `a third child for the pair ${parent}`, "a list and a detail", "Take one out first.");
     else draft.put(parent, { ...node, [side]: id });
-  } else draft.put(parent, { ...node, children: inserted(node.children, id, after) });
+  } else draft.put(parent, startingAs(node, { ...node, children: inserted(node.children, id, after) }));
 };
 
 /** The container without a child, and without what named that child in it. */

@@ -95,6 +95,9 @@ describe("edits", () => {
   test("move within a container reorders, and the start stays the start", () => {
     const next = after(frame, { kind: "move", id: "item", from: "aTab", to: "aTab", after: null });
     expect(children(next, "aTab")).toEqual(["item", "a", "deep"]);
+    expect(next.nodes.aTab).toMatchObject({ start: "a" });
+    const first = after(frame, { kind: "move", id: "cover", from: "app", to: "home", after: null });
+    expect(first.nodes.home).toMatchObject({ start: "aTab" });
   });
   test("a screen gets one place more by a move from none", () => {
     expect(children(after(frame, { kind: "move", id: "deep", from: null, to: "bTab", after: "b" }), "bTab")).toEqual([

@@ -1,6 +1,6 @@
 import { memo } from "react";
 import { type Frame, nameOf, type Plate, type View } from "../../../core/index.js";
-import { TextLine } from "../../parts/text-line.js";
+import { RenameLine } from "./rename-line.js";
 import { plateSays } from "./plate-says.js";
 import { KindSign } from "./shapes.js";
 
@@ -47,13 +47,10 @@ export const PlateBox = memo(function PlateBox({
       >
         <KindSign kind={kind} />
         {renaming ? (
-          <TextLine
-            autoFocus
-            aria-label="Title"
-            value={frame.nodes[id]!.title ?? id}
-            onFocus={(event) => event.target.select()}
-            onDone={onRename}
-            onBlurCapture={onRenamed}
+          <RenameLine
+            title={frame.nodes[id]!.title ?? id}
+            onRename={onRename}
+            onRenamed={onRenamed}
             className="max-w-48 font-semibold"
           />
         ) : (

@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { type Card, type Frame, nameOf, type State, type View } from "../../../core/index.js";
 import { Picture } from "../../device/picture.js";
-import { TextLine } from "../../parts/text-line.js";
+import { RenameLine } from "./rename-line.js";
 
 export interface ScreenCardProps {
   frame: Frame;
@@ -60,13 +60,10 @@ export const ScreenCard = memo(function ScreenCard({
       </div>
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
-          <TextLine
-            autoFocus
-            aria-label="Title"
-            value={frame.nodes[id]!.title ?? id}
-            onFocus={(event) => event.target.select()}
-            onDone={onRename}
-            onBlurCapture={onRenamed}
+          <RenameLine
+            title={frame.nodes[id]!.title ?? id}
+            onRename={onRename}
+            onRenamed={onRenamed}
             className="font-semibold"
           />
         </div>

@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { type Frame, nameOf, type PlanLayout } from "../../../core/index.js";
 import { Icon } from "../../parts/icon.js";
-import { TextLine } from "../../parts/text-line.js";
+import { RenameLine } from "./rename-line.js";
 
 export interface ToothBoxProps {
   frame: Frame;
@@ -53,14 +53,7 @@ export const ToothBox = memo(function ToothBox({
         style={{ left: x + 3, top: y, width: width - 6, height: height - 6 }}
       >
         {renaming ? (
-          <TextLine
-            autoFocus
-            aria-label="Title"
-            value={node.title ?? label}
-            onFocus={(event) => event.target.select()}
-            onDone={onRename}
-            onBlurCapture={onRenamed}
-          />
+          <RenameLine title={node.title ?? label} onRename={onRename} onRenamed={onRenamed} />
         ) : (
           <>
             {node.tab?.icon && <Icon name={node.tab.icon} fill={lit} size={17} />}

@@ -2,6 +2,7 @@ import { type Body, type Frame, freeIdIn, type Id, nameOf, type ScreenNode } fro
 import { Button } from "../../../parts/button.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, type GroupProps, Line } from "./group.js";
+import { TitleLine } from "./common-lines.js";
 
 const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   blank: { label: "nothing yet", make: () => ({ kind: "blank" }) },
@@ -24,13 +25,7 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
   const change = (part: object, label: string) => set("body", { ...body, ...part }, label);
   return (
     <Group title="What it is">
-      <Line label="Title">
-        <TextLine
-          value={node.title ?? ""}
-          placeholder={id}
-          onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
-        />
-      </Line>
+      <TitleLine id={id} node={node} set={set} />
       <Line label="Address">
         <TextLine
           className="mono text-[12px]"

@@ -6,14 +6,13 @@ import {
   type HubBack,
   type HubNode,
   type Keep,
-  nameOf,
-  startOf,
   tabsOf,
 } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, type GroupProps, Line } from "./group.js";
+import { StartLine, TitleLine } from "./common-lines.js";
 
 const faces: { value: Face | "as"; label: string }[] = [
   { value: "bar", label: "bar" },
@@ -125,19 +124,7 @@ export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
           options={backs}
           onChange={(value) => set("back", value, `Back: ${value}`)}
         />
-        <Line label="Start tab">
-          <select
-            className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
-            value={startOf(node)}
-            onChange={(event) => set("start", event.target.value, `starts at ${nameOf(frame, event.target.value)}`)}
-          >
-            {node.children.map((child) => (
-              <option key={child} value={child}>
-                {nameOf(frame, child)}
-              </option>
-            ))}
-          </select>
-        </Line>
+        <StartLine frame={frame} node={node} set={set} />
         <div className="flex gap-4">
           <Check
             checked={node.strip === true}
@@ -168,13 +155,7 @@ export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
           ]}
           onChange={(value) => set("labels", value, `labels ${value}`)}
         />
-        <Line label="Title">
-          <TextLine
-            value={node.title ?? ""}
-            placeholder={id}
-            onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
-          />
-        </Line>
+        <TitleLine id={id} node={node} set={set} />
       </Group>
     </>
   );

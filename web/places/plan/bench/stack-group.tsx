@@ -1,8 +1,9 @@
 import { nameOf, startOf, type StackNode, stepsOf } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Check } from "../../../parts/check.js";
-import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps, Line } from "./group.js";
+
+import { Group, type GroupProps } from "./group.js";
+import { StartLine, TitleLine } from "./common-lines.js";
 
 /** What a stack starts with, and what is laid on that. */
 export function StackGroup({
@@ -16,26 +17,8 @@ export function StackGroup({
   return (
     <>
       <Group title="What it is">
-        <Line label="Title">
-          <TextLine
-            value={node.title ?? ""}
-            placeholder={id}
-            onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
-          />
-        </Line>
-        <Line label="Starts at">
-          <select
-            className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
-            value={start}
-            onChange={(event) => set("start", event.target.value, `starts at ${nameOf(frame, event.target.value)}`)}
-          >
-            {node.children.map((child) => (
-              <option key={child} value={child}>
-                {nameOf(frame, child)}
-              </option>
-            ))}
-          </select>
-        </Line>
+        <TitleLine id={id} node={node} set={set} />
+        <StartLine frame={frame} node={node} set={set} />
         {id !== frame.root && (
           <Check
             checked={node.bars !== "hide"}

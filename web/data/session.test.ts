@@ -1,0 +1,216 @@
+import { applySoundly, type Edit, equal, type Frame, plainFrame } from "../../core/index.js";
+import { pick, tabbed, tap } from "../../core/testing/frames.js";
+import { OpenFrame } from "./session.js";
+
+interface Sent {
+  key: string;
+  label: string;
+  edit: Edit;
+}
+
+/** A server in memory that behaves as the real one does, and can be away or refuse. */
+class Server {
+  revision = 1;
+  away = false;
+  refusing = false;
+  readonly kept: (Sent & { number: number })[] = [];
+  frame: Frame = plainFrame(tabbed());
+
+  apply({ edit, key, label }: Sent): void {
+    const result = applySoundly(this.frame, edit);
+    if (!result.ok) throw new Error("the server cannot apply it");
+    this.frame = result.frame;
+    this.revision += 1;
+    this.kept.push({ key, label, edit, number: this.revision });
+  }
+
+  readonly fetch = async (_path: string, init: RequestInit = {}): Promise<Response> => {
+    await Promise.resolve();
+    if (this.away) throw new TypeError("fetch failed");
+    const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status });
+    if (init.method !== "POST") return json({ id: "x", revision: this.revision, frame: this.frame });
+    if (this.refusing) return json({ title: "The edit cannot be made", detail: "No.", status: 422 }, 422);
+    const on = Number(String((init.headers as Record<string, string>)["if-match"]).replaceAll('"', ""));
+    if (on !== this.revision)
+      return json(
+        { title: "stale", revision: this.revision, missed: this.kept.filter(({ number }) => number > on) },
+        412,
+      );
+    for (const sent of (JSON.parse(init.body as string) as { edits: Sent[] }).edits) this.apply(sent);
+    return json({ id: "x", revision: this.revision });
+  };
+}
+
+class Storage {
+  private readonly values = new Map<string, string>();
+  getItem = (key: string) => this.values.get(key) ?? null;
+  setItem = (key: string, value: string) => void this.values.set(key, value);
+  removeItem = (key: string) => void this.values.delete(key);
+}
+
+class Live {
+  static last: Live | null = null;
+  static readonly CLOSED = 2;
+  readyState = 1;
+  onopen: (() => void) | null = null;
+  onerror: (() => void) | null = null;
+  onmessage: ((event: { data: string }) => void) | null = null;
+  constructor() {
+    Live.last = this;
+  }
+  close(): void {}
+}
+
+const globals = globalThis as Record<string, unknown>;
+let server: Server;
+let opened: OpenFrame;
+let close: () => void;
+
+const now = () => opened.external.get();
+const title = (value: string, node = "c"): Edit => ({ kind: "set", node, key: "title", value });
+const settled = async () => {
+  for (let i = 0; i < 200 && now().sync === "saving"; i += 1) await new Promise((resolve) => setTimeout(resolve, 2));
+};
+const open = () => {
+  opened = new OpenFrame({ id: "x", revision: server.revision, frame: server.frame }, {});
+  close = opened.open();
+};
+const elsewhere = (edit: Edit, key = `other${server.revision}`) => {
+  server.apply({ key, label: "elsewhere", edit });
+  return server.kept.at(-1)!;
+};
+
+beforeEach(() => {
+  server = new Server();
+  Object.assign(globals, {
+    fetch: server.fetch,
+    EventSource: Live,
+    localStorage: new Storage(),
+    sessionStorage: new Storage(),
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  });
+  open();
+});
+afterEach(() => close());
+
+describe("an open frame", () => {
+  test("shows an edit at once and sends it behind", async () => {
+    expect(opened.edit(title("See"), "Call it See")).toBeNull();
+    expect(now()).toMatchObject({ sync: "saving", waiting: 1, frame: { nodes: { c: { title: "See" } } } });
+    await settled();
+    expect(now()).toMatchObject({ sync: "saved", waiting: 0, revision: 2 });
+    expect(server.frame.nodes.c!.title).toBe("See");
+  });
+  test("tells why an edit is not possible, and sends nothing", async () => {
+    expect(opened.edit({ kind: "remove", id: "app" }, "Remove the root")).toHaveLength(1);
+    await settled();
+    expect(now().message?.text).toMatch("the root app");
+    expect(server.revision).toBe(1);
+  });
+  test("sends undo and redo as edits like any other", async () => {
+    opened.edit(title("See"), "Call it See");
+    opened.undo();
+    opened.redo();
+    opened.undo();
+    await settled();
+    expect(server.kept.map(({ label }) => label)).toEqual([
+      "Call it See",
+      "Undo: Call it See",
+      "Redo: Call it See",
+      "Undo: Call it See",
+    ]);
+    expect(equal(server.frame, plainFrame(tabbed()))).toBe(true);
+  });
+  test("keeps the device where it is while the frame changes", () => {
+    opened.send(pick(2));
+    opened.send(tap("deep"));
+    opened.edit(title("Deeper", "deep"), "Call it Deeper");
+    expect(now().device.reasons[0]).toMatch("kept its place on Deeper");
+    opened.edit({ kind: "remove", id: "deep" }, "Delete it");
+    expect(now().device.reasons[0]).toMatch("it is on Item 2");
+  });
+});
+
+describe("with others at the same frame", () => {
+  test("its own edits go on top of what it missed", async () => {
+    elsewhere(title("Theirs", "b"));
+    opened.edit(title("Mine"), "Mine");
+    await settled();
+    expect(server.frame.nodes).toMatchObject({ b: { title: "Theirs" }, c: { title: "Mine" } });
+    expect(equal(now().frame, server.frame)).toBe(true);
+    expect(now()).toMatchObject({ revision: 3, message: null });
+  });
+  test("what no longer fits is said, and the rest is kept", async () => {
+    elsewhere({ kind: "remove", id: "deep" });
+    opened.edit(title("Deeper", "deep"), "Call it Deeper");
+    opened.edit(title("Mine"), "Mine");
+    await settled();
+    expect(now().message?.text).toMatch("Not kept: Call it Deeper.");
+    expect(server.frame.nodes.c!.title).toBe("Mine");
+    expect(equal(now().frame, server.frame)).toBe(true);
+  });
+  test("an edit whose answer was lost is known by its key, and not made twice", async () => {
+    const added: Edit = {
+      kind: "add",
+      nodes: { fresh: { kind: "screen" } },
+      top: "fresh",
+      parent: "aTab",
+      after: null,
+    };
+    server.away = true;
+    opened.edit(added, "Add it");
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    const [waiting] = JSON.parse((globals.localStorage as Storage).getItem("handy-frame:queue:x")!) as Sent[];
+    server.apply(waiting!);
+    server.away = false;
+    opened.edit(title("Mine"), "Mine");
+    await settled();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    opened.edit(title("Again"), "Again");
+    for (let i = 0; i < 300 && now().waiting > 0; i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+    expect(server.kept.filter(({ label }) => label === "Add it")).toHaveLength(1);
+    expect(server.frame.nodes.c!.title).toBe("Again");
+    expect(equal(now().frame, server.frame)).toBe(true);
+  });
+  test("their edits show as they are told, and its undo takes back only its own", async () => {
+    opened.edit(title("Mine"), "Mine");
+    await settled();
+    const theirs = elsewhere(title("Theirs", "b"));
+    Live.last!.onmessage!({
+      data: JSON.stringify({ kind: "revisions", frame: "x", revision: server.revision, edits: [theirs] }),
+    });
+    expect(now().frame.nodes.b!.title).toBe("Theirs");
+    opened.undo();
+    await settled();
+    expect(server.frame.nodes.b!.title).toBe("Theirs");
+    expect(server.frame.nodes.c!.title).toBeUndefined();
+  });
+  test("a frame that is deleted elsewhere says so", () => {
+    Live.last!.onmessage!({ data: JSON.stringify({ kind: "deleted", frame: "x", revision: 1 }) });
+    expect(now().deleted).toBe(true);
+  });
+});
+
+describe("without the server", () => {
+  test("edits wait, outlive the page, and are sent when it is back", async () => {
+    server.away = true;
+    opened.edit(title("See"), "Call it See");
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    expect(now()).toMatchObject({ sync: "away", waiting: 1, frame: { nodes: { c: { title: "See" } } } });
+    close();
+    server.away = false;
+    open();
+    expect(now().frame.nodes.c!.title).toBe("See");
+    await settled();
+    expect(server.frame.nodes.c!.title).toBe("See");
+  });
+  test("what the server refuses is said, and what it has is shown", async () => {
+    server.refusing = true;
+    opened.edit(title("See"), "Call it See");
+    await settled();
+    expect(now().message?.text).toMatch("Not kept: Call it See.");
+    expect(now()).toMatchObject({ waiting: 0 });
+    expect(now().frame.nodes.c!.title).toBeUndefined();
+  });
+});
