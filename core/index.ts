@@ -6,6 +6,7 @@ export type {
   Colours,
   ContainerNode,
   Do,
+  DoOpen,
   Face,
   Fact,
   FactValue,

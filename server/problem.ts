@@ -63,6 +63,7 @@ export const sendProblems =
     const { type, status } = error as { type?: string; status?: number };
     if (type === "entity.too.large")
       return new Problem("too-large", "Send a smaller body: a frame holds structure alone.").send(response);
+    if (status === 404) return new Problem("no-route", "There is no such file.").send(response);
     if (status !== undefined && status >= 400 && status < 500)
       return new Problem("wrong-form", (error as Error).message).send(response);
     log(error);

@@ -73,7 +73,8 @@ export const frameRoutes = (store: FrameStore): Router => {
 
   routes.get("/:id/revisions", async (request, response) => {
     const before = request.query.before === undefined ? 2_000_000_000 : numberOf(request.query.before, "before");
-    response.json({ revisions: await store.revisions(idOf(request), before, 100) });
+    const most = request.query.most === undefined ? 100 : Math.min(5000, numberOf(request.query.most, "most"));
+    response.json({ revisions: await store.revisions(idOf(request), before, most) });
   });
 
   routes.get("/:id/revisions/:number", async (request, response) => {

@@ -53,8 +53,15 @@ export function Finder() {
     else opened.send({ do: "back" });
   };
   return (
-    <div ref={box} className="ml-2 w-56 min-w-24 [&_ul]:top-full [&_ul]:bottom-auto [&_ul]:mt-1 [&_input]:h-8">
-      <Picker label="Find" placeholder="Find anything (Ctrl K)" options={options} onPick={pick} />
+    <div ref={box} className="ml-2 w-56 min-w-24">
+      <Picker
+        label="Find"
+        placeholder="Find anything (Ctrl K)"
+        options={options}
+        onPick={pick}
+        side="bottom"
+        className="h-8"
+      />
     </div>
   );
 }

@@ -29,7 +29,8 @@ function Revisions({ onClose }: { onClose: () => void }) {
   const id = useSession((session) => session.id);
   const revision = useSession((session) => session.revision);
   const sync = useSession((session) => session.sync);
-  const { data, error, mutate } = useRevisions(id, revision);
+  const [most, setMost] = useState(100);
+  const { data, error, mutate } = useRevisions(id, revision, most);
   const [naming, setNaming] = useState<number | null>(null);
 
   const attempt = async (work: Promise<unknown>) => {
@@ -55,37 +56,45 @@ function Revisions({ onClose }: { onClose: () => void }) {
 
   if (error && !data) return <p className="text-clay">The changes cannot be read now: {(error as Error).message}</p>;
   if (!data) return <p className="text-ink-2">Reading the changes …</p>;
+  const older = data.length >= most && data.at(-1)!.number > 1;
   return (
-    <ol className="flex flex-col">
-      {data.map((row) => (
-        <li key={row.number} className="flex h-10 items-center gap-3 border-b border-rule last:border-b-0">
-          <span className="mono w-8 text-right text-ink-2">{row.number}</span>
-          {naming === row.number ? (
-            <TextLine
-              autoFocus
-              aria-label="Name of the change"
-              value={row.label}
-              onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))}
-              onBlurCapture={() => setNaming(null)}
-            />
-          ) : (
-            <button
-              type="button"
-              className="min-w-0 grow truncate text-left hover:underline"
-              title="Give this change a name"
-              onClick={() => setNaming(row.number)}
-            >
-              {row.label}
-            </button>
-          )}
-          <time className="shrink-0 text-ink-2" dateTime={row.made}>
-            {when.format(new Date(row.made))}
-          </time>
-          <Button disabled={row.number === revision || sync !== "saved"} onClick={() => void restore(row.number)}>
-            {row.number === revision ? "Newest" : "Restore"}
-          </Button>
-        </li>
-      ))}
-    </ol>
+    <>
+      <ol className="flex flex-col">
+        {data.map((row) => (
+          <li key={row.number} className="flex h-10 items-center gap-3 border-b border-rule last:border-b-0">
+            <span className="mono w-8 text-right text-ink-2">{row.number}</span>
+            {naming === row.number ? (
+              <TextLine
+                autoFocus
+                aria-label="Name of the change"
+                value={row.label}
+                onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))}
+                onBlurCapture={() => setNaming(null)}
+              />
+            ) : (
+              <button
+                type="button"
+                className="min-w-0 grow truncate text-left hover:underline"
+                title="Give this change a name"
+                onClick={() => setNaming(row.number)}
+              >
+                {row.label}
+              </button>
+            )}
+            <time className="shrink-0 text-ink-2" dateTime={row.made}>
+              {when.format(new Date(row.made))}
+            </time>
+            <Button disabled={row.number === revision || sync !== "saved"} onClick={() => void restore(row.number)}>
+              {row.number === revision ? "Newest" : "Restore"}
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {older && (
+        <Button className="mt-3" onClick={() => setMost(most * 4)}>
+          Show older changes
+        </Button>
+      )}
+    </>
   );
 }

@@ -8,12 +8,10 @@ export interface RevisionRow {
   made: string;
 }
 
-/** The revisions of a frame, the newest first; asked anew whenever the revision is another. */
-export const useRevisions = (id: string, revision: number) =>
+/** The newest `most` revisions of a frame, the newest first; asked anew whenever the revision is another. */
+export const useRevisions = (id: string, revision: number, most: number) =>
   useSWR(
-    [`${framePath(id)}/revisions`, revision],
+    [`${framePath(id)}/revisions?most=${most}`, revision],
     ([path]) => request<{ revisions: RevisionRow[] }>(path).then(({ revisions }) => revisions),
-    {
-      keepPreviousData: true,
-    },
+    { keepPreviousData: true },
   );

@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useId } from "react";
 import { fill, type ScreenNode, type Ui } from "../../core/index.js";
 
 export interface BodyProps {
@@ -183,7 +183,7 @@ function Thread({ node, ui, onType }: BodyProps) {
 }
 
 function Media() {
-  const [id] = useState(() => `sky-${Math.round(performance.now())}`);
+  const id = useId();
   return (
     <svg className="absolute inset-0 size-full" viewBox="0 0 390 700" preserveAspectRatio="xMidYMid slice" aria-hidden>
       <linearGradient id={id} x2="0" y2="1">

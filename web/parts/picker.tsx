@@ -1,3 +1,4 @@
+import { Popover } from "radix-ui";
 import { useId, useMemo, useState } from "react";
 
 export interface PickerOption {
@@ -16,6 +17,8 @@ export interface PickerProps {
   onNew?: { label: (text: string) => string; make: (text: string) => void };
   autoFocus?: boolean;
   onLeave?: () => void;
+  /** Where the list opens. */
+  side?: "top" | "bottom";
   className?: string;
 }
 
@@ -35,6 +38,7 @@ export function Picker({
   onNew,
   autoFocus,
   onLeave,
+  side = "top",
   className = "",
 }: PickerProps) {
   const id = useId();
@@ -66,84 +70,94 @@ export function Picker({
     setOpen(false);
   };
   return (
-    <div className={`relative ${className}`}>
-      <input
-        role="combobox"
-        aria-label={label}
-        aria-expanded={open && count > 0}
-        aria-controls={id}
-        aria-activedescendant={open && count > 0 ? `${id}-${at}` : undefined}
-        autoComplete="off"
-        spellCheck={false}
-        autoFocus={autoFocus}
-        placeholder={placeholder}
-        value={text}
-        className="h-7 w-full rounded-sm border border-field bg-plate-2 px-1.5 placeholder:text-ink-2"
-        onChange={(event) => {
-          setText(event.target.value);
-          setAt(0);
-          setOpen(true);
-        }}
-        onFocus={() => setOpen(true)}
-        onBlur={() => {
-          setOpen(false);
-          onLeave?.();
-        }}
-        onKeyDown={(event) => {
-          event.stopPropagation();
-          if (event.key === "ArrowDown" || event.key === "ArrowUp") {
-            event.preventDefault();
+    <Popover.Root open={open && count > 0}>
+      <Popover.Anchor asChild>
+        <input
+          role="combobox"
+          aria-label={label}
+          aria-expanded={open && count > 0}
+          aria-controls={id}
+          aria-activedescendant={open && count > 0 ? `${id}-${at}` : undefined}
+          autoComplete="off"
+          spellCheck={false}
+          autoFocus={autoFocus}
+          placeholder={placeholder}
+          value={text}
+          className={`h-7 w-full rounded-sm border border-field bg-plate-2 px-1.5 placeholder:text-ink-2 ${className}`}
+          onChange={(event) => {
+            setText(event.target.value);
+            setAt(0);
             setOpen(true);
-            setAt((now) => (count ? (now + (event.key === "ArrowDown" ? 1 : count - 1)) % count : 0));
-          }
-          if (event.key === "Enter") take(at);
-          if (event.key === "Escape") {
-            setText("");
-            event.currentTarget.blur();
-          }
-        }}
-      />
-      {open && count > 0 && (
-        <ul
-          id={id}
-          role="listbox"
-          className="absolute bottom-full left-0 z-40 mb-1 max-h-72 w-max max-w-90 min-w-full overflow-auto rounded-md border border-ink bg-plate-2 py-1 shadow-lift data-[below]:top-full data-[below]:bottom-auto"
+          }}
+          onFocus={() => setOpen(true)}
+          onBlur={() => {
+            setOpen(false);
+            onLeave?.();
+          }}
+          onKeyDown={(event) => {
+            event.stopPropagation();
+            if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+              event.preventDefault();
+              setOpen(true);
+              setAt((now) => (count ? (now + (event.key === "ArrowDown" ? 1 : count - 1)) % count : 0));
+            }
+            if (event.key === "Enter") take(at);
+            if (event.key === "Escape") {
+              setText("");
+              event.currentTarget.blur();
+            }
+          }}
+        />
+      </Popover.Anchor>
+      <Popover.Portal>
+        <Popover.Content
+          side={side}
+          align="start"
+          sideOffset={3}
+          collisionPadding={8}
+          aria-label={label}
+          onOpenAutoFocus={(event) => event.preventDefault()}
+          onCloseAutoFocus={(event) => event.preventDefault()}
+          className="z-50 w-max max-w-96 min-w-(--radix-popover-trigger-width) overflow-auto rounded-md border border-ink bg-plate-2 shadow-lift"
+          style={{ maxHeight: "min(18rem, var(--radix-popover-content-available-height))" }}
         >
-          {found.map((option, i) => (
-            <li
-              key={option.value}
-              id={`${id}-${i}`}
-              role="option"
-              aria-selected={i === at}
-              className={`flex cursor-pointer items-baseline gap-2 px-2 py-1 ${i === at ? "bg-petrol-soft" : ""}`}
-              onPointerEnter={() => setAt(i)}
-              onPointerDown={(event) => {
-                event.preventDefault();
-                take(i);
-              }}
-            >
-              <span className="font-medium">{option.label}</span>
-              {option.says && <span className="truncate text-ink-2">{option.says}</span>}
-            </li>
-          ))}
-          {makes && (
-            <li
-              id={`${id}-${found.length}`}
-              role="option"
-              aria-selected={at === found.length}
-              className={`cursor-pointer px-2 py-1 ${at === found.length ? "bg-petrol-soft" : ""}`}
-              onPointerEnter={() => setAt(found.length)}
-              onPointerDown={(event) => {
-                event.preventDefault();
-                take(found.length);
-              }}
-            >
-              {onNew.label(text.trim())}
-            </li>
-          )}
-        </ul>
-      )}
-    </div>
+          <ul id={id} role="listbox" aria-label={label} className="py-1">
+            {found.map((option, i) => (
+              <li
+                key={option.value}
+                id={`${id}-${i}`}
+                role="option"
+                aria-selected={i === at}
+                className={`flex cursor-pointer items-baseline gap-2 px-2 py-1 ${i === at ? "bg-petrol-soft" : ""}`}
+                onPointerEnter={() => setAt(i)}
+                onPointerDown={(event) => {
+                  event.preventDefault();
+                  take(i);
+                }}
+              >
+                <span className="font-medium">{option.label}</span>
+                {option.says && <span className="truncate text-ink-2">{option.says}</span>}
+              </li>
+            ))}
+            {makes && (
+              <li
+                id={`${id}-${found.length}`}
+                role="option"
+                aria-selected={at === found.length}
+                className={`cursor-pointer px-2 py-1 ${at === found.length ? "bg-petrol-soft" : ""}`}
+                onPointerEnter={() => setAt(found.length)}
+                onPointerDown={(event) => {
+                  event.preventDefault();
+                  take(found.length);
+                }}
+              >
+                {onNew.label(text.trim())}
+              </li>
+            )}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 

@@ -95,6 +95,8 @@ test("what is shared is taken out of one place alone, and the sibling is chosen"
 test("a way out is made by its target, or with a target that is not there yet", () => {
   const way = made(addWay(frame, "form", "cover")).nodes.form;
   expect(way).toMatchObject({ actions: [{ id: "cover", label: "cover", do: { kind: "open", to: "cover" } }] });
+  const given = made(addWay(frame, "cover", "item")).nodes.cover;
+  expect(given).toMatchObject({ actions: [{}, { do: { to: "item", params: { item: "1" } } }] });
   const next = made(addWayToNew(frame, item, "Harvest"));
   expect(children(next, "aTab")).toEqual(["a", "item", "harvest", "deep"]);
   expect(JSON.stringify(next.nodes.item)).toContain('"to":"harvest"');

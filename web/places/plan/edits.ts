@@ -6,6 +6,7 @@ import {
   freeIdIn,
   type Id,
   type Node,
+  patternOf,
   placesOf,
   plainName,
   type ScreenNode,
@@ -169,13 +170,21 @@ export const walk = (frame: Frame, { id, parent }: Chosen, direction: Direction)
   return next === undefined ? null : { id: next, parent };
 };
 
-/** A new way out of a screen: an action that opens `to`. Params its address names are handed on where this screen has them. */
+/** The params that a screen's address names. */
+export const namesIn = (screen: ScreenNode): readonly string[] => patternOf(screen)?.names ?? [];
+
+/** A new way out of a screen: an action that opens `to`. Params its address names are handed on where this screen has them; others are 1. */
 export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
   const node = frame.nodes[from] as ScreenNode;
   const label = plainName(frame, to);
   const taken = new Set((node.actions ?? []).map((action) => action.id));
   const id = freeIdIn({ ...frame, nodes: {} }, label, taken);
-  const actions = [...(node.actions ?? []), { id, label, place: "body" as const, do: { kind: "open" as const, to } }];
+  const own = new Set(namesIn(node));
+  const target = frame.nodes[to];
+  const names = target?.kind === "screen" ? namesIn(target) : [];
+  const params = Object.fromEntries(names.map((name) => [name, own.has(name) ? `{${name}}` : "1"]));
+  const open = { kind: "open" as const, to, ...(names.length && { params }) };
+  const actions = [...(node.actions ?? []), { id, label, place: "body" as const, do: open }];
   return {
     edit: { kind: "set", node: from, key: "actions", value: actions },
     label: `${plainName(frame, from)} leads to ${label}`,

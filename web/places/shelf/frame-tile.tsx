@@ -13,7 +13,7 @@ export interface FrameTileProps {
 }
 
 const item = "flex cursor-pointer items-center rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-petrol-soft";
-const when = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+const when = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
 
 /** A frame on the shelf: its plan, its name, how often it was changed. */
 export function FrameTile({ row, attempt }: FrameTileProps) {

@@ -13,7 +13,7 @@ const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
     label: "form",
     make: () => ({ kind: "form", fields: [{ id: "first", label: "First field", input: "text" }] }),
   },
-  thread: { label: "thread with a reply", make: () => ({ kind: "thread", rows: 10 }) },
+  thread: { label: "thread", make: () => ({ kind: "thread", rows: 10 }) },
   media: { label: "picture", make: () => ({ kind: "media" }) },
 };
 

@@ -2,6 +2,8 @@ import { useMemo } from "react";
 import {
   type Action,
   type Do,
+  type DoOpen,
+  type Frame,
   type How,
   isAttached,
   nameOf,
@@ -16,7 +18,7 @@ import { Button } from "../../../parts/button.js";
 import { Picker, type PickerOption } from "../../../parts/picker.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, type GroupProps } from "./group.js";
-import { addWay, addWayToNew, type Planned } from "../edits.js";
+import { addWay, addWayToNew, namesIn, type Planned } from "../edits.js";
 import { outMark } from "../pegs.js";
 
 export interface WaysOutGroupProps extends GroupProps<ScreenNode> {
@@ -199,6 +201,9 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
                   {effects[at]}
                 </span>
               </span>
+              {open && (
+                <Handed frame={frame} open={open} onChange={(next, label) => put(action, { do: next }, label)} />
+              )}
             </>,
             action.id,
             at < 0 ? null : at,
@@ -216,5 +221,37 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
         }}
       />
     </Group>
+  );
+}
+
+interface HandedProps {
+  frame: Frame;
+  open: DoOpen;
+  onChange: (open: DoOpen, label: string) => void;
+}
+
+/** What an action hands to the screen it opens: a line for each param that the screen's address names. */
+function Handed({ frame, open, onChange }: HandedProps) {
+  const target = frame.nodes[open.to];
+  const names = target?.kind === "screen" ? namesIn(target) : [];
+  if (names.length === 0) return null;
+  return (
+    <span className="flex w-full flex-wrap items-center gap-1.5 pl-6">
+      {names.map((name) => (
+        <label key={name} className="flex items-center gap-1">
+          <span className="mono text-ink-2">{name}</span>
+          <TextLine
+            className="mono w-20! text-[12px]"
+            title="A text, {a param of this screen} or {draft.a field of it}"
+            value={open.params?.[name] ?? ""}
+            placeholder="nothing"
+            onDone={(value) => {
+              const { [name]: _, ...rest } = open.params ?? {};
+              onChange({ ...open, params: value === "" ? rest : { ...rest, [name]: value } }, `hands ${name} ${value}`);
+            }}
+          />
+        </label>
+      ))}
+    </span>
   );
 }
