@@ -24,7 +24,7 @@ export const ownWrites: RequestHandler = (request, _response, next) => {
   const site = request.headers["sec-fetch-site"];
   const foreign =
     origin !== undefined
-      ? URL.parse(origin)?.host !== host
+      ? !URL.canParse(origin) || new URL(origin).host !== host
       : site !== undefined && site !== "same-origin" && site !== "none";
   if (foreign) throw new Problem("wrong-origin", `Received a write from ${origin ?? "another site"}.`);
   next();

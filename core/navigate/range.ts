@@ -11,6 +11,15 @@ export interface Beyond {
 
 const plural = { sheet: "Sheets", fullscreen: "Full screens", dialog: "Dialogs", side: "Side panels" } as const;
 
+const known = new WeakMap<Frame, boolean>();
+
+/** Whether the engine runs all that the frame uses. Whoever runs a frame asks first. */
+export const isInRange = (frame: Frame): boolean => {
+  let within = known.get(frame);
+  if (within === undefined) known.set(frame, (within = beyondRange(frame).length === 0));
+  return within;
+};
+
 /**
  * What of a frame the engine would run wrongly, and so must not run: pairs, overlays, needs and drawers. Empty for a frame
  * it runs wholly.

@@ -53,6 +53,13 @@ describe("ways", () => {
   });
 });
 
+test("of a frame that is not run no way is taken, and nothing is said of what a change would do to Back", () => {
+  const paired = tabbed({}, { c: { kind: "pair", list: "left", detail: "right" }, left: screen(), right: screen() });
+  expect(looksOf(paired, view, "item").map(({ taken }) => taken)).toEqual([null, null, null]);
+  const look = consequencesOf(paired, paired, view, "item");
+  expect(look).toMatchObject({ changed: [], broken: [], back: { before: [], after: [] } });
+});
+
 describe("what a change would do", () => {
   test("moved beside the hub, a screen loses its bar, and every way in changes", () => {
     const look = consequencesOf(

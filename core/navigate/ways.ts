@@ -2,6 +2,7 @@ import { childrenOf } from "../frame/defaults.js";
 import type { Action, Do, Frame, Id, Node } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "./events.js";
+import { isInRange } from "./range.js";
 import { exploreFrom, type Reached } from "./route.js";
 import { type Snapshot, snapshotOf } from "./snapshot.js";
 import { topOf } from "./state.js";
@@ -92,8 +93,9 @@ const eventOf = (frame: Frame, way: Way): NavigationEvent => {
   return { do: "tap", action: way.action!, in: way.from };
 };
 
-/** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view. */
+/** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view, or the frame is not run. */
 export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => {
+  if (!isInRange(frame)) return null;
   const reached = exploredOf(frame, view).get(way.from);
   const from = reached?.state ?? step(frame, view, launch(frame, view).state, { do: "open", to: way.from }).state;
   const hub = frame.nodes[way.from]?.kind === "hub";

@@ -12,6 +12,7 @@ import {
   type NavigationEvent,
   refit,
   routeTo,
+  startingShapes,
   type Step,
   step,
   type View,
@@ -31,8 +32,16 @@ export interface Device {
 
 export const newDevice = (frame: Frame, given: Partial<View> = {}): Device => {
   const view = viewOf(frame, given);
+  const beyond = beyondRange(frame);
+  if (beyond.length) return { view, beyond, at: nowhere(), reasons: [] };
   const at = launch(frame, view);
-  return { view, beyond: beyondRange(frame), at, reasons: explain(frame, view, null, null, at) };
+  return { view, beyond, at, reasons: explain(frame, view, null, null, at) };
+};
+
+/** Where a device is that shows nothing, as its frame is not run. */
+const nowhere = (): Step => {
+  const { frame } = startingShapes[0]!;
+  return launch(frame, viewOf(frame));
 };
 
 /** The device after an event. */
@@ -56,11 +65,12 @@ const namesOf = (edit: Edit | null): Record<Id, Id> => {
 /** The device on a frame that was edited: it keeps its place as far as that exists. */
 export const withFrame = (frame: Frame, device: Device, edit: Edit | null, before?: Frame): Device => {
   const view = viewOf(frame, device.view);
-  const at: Step = { state: refit(frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
   const beyond = beyondRange(frame);
-  const reasons =
-    before && !beyond.length ? explainEdit(before, frame, view, device.at.state, at.state) : device.reasons;
-  return { ...device, view, beyond, at, reasons: reasons.length ? reasons : device.reasons };
+  // nothing of an app that was not run can be gone on with, nor of one that is not run any more
+  if (beyond.length || device.beyond.length) return newDevice(frame, view);
+  const at: Step = { state: refit(frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
+  const reasons = before ? explainEdit(before, frame, view, device.at.state, at.state) : [];
+  return { view, beyond, at, reasons: reasons.length ? reasons : device.reasons };
 };
 
 /** The device on a screen, brought there as a person would come; opened from outside when no way leads there. */

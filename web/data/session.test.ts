@@ -132,6 +132,20 @@ describe("an open frame", () => {
   });
 });
 
+test("a frame that is not run is planned all the same, and run again once it can be", () => {
+  opened.edit({ kind: "set", node: "cover", key: "opens", value: "sheet" }, "Let it be a sheet");
+  expect(now().device.beyond).toHaveLength(1);
+  opened.send(pick(1));
+  opened.putDevice("item");
+  opened.relaunch();
+  opened.edit(title("See"), "Call it See");
+  opened.undo();
+  opened.undo();
+  expect(now().device).toMatchObject({ beyond: [], reasons: ["Launched at A, the start of app."] });
+  opened.send(pick(1));
+  expect(now().device.reasons[0]).toMatch("Item 1 was laid on top");
+});
+
 describe("with others at the same frame", () => {
   test("its own edits go on top of what it missed", async () => {
     elsewhere(title("Theirs", "b"));
