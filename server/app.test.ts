@@ -177,7 +177,9 @@ describe("what cannot be answered", () => {
     problem(await request(app).get(frames).set("host", "elsewhere.example").expect(421));
     problem(await send(frames, { frame: tabbed() }).set("origin", "http://elsewhere.example").expect(403));
     problem(await send(frames, { frame: tabbed() }).set("sec-fetch-site", "cross-site").expect(403));
-    await request(app).get(frames).set("host", "localhost:4860").expect(200);
+    problem(await request(app).get(frames).set("host", "127.0.0.1.elsewhere.example").expect(421));
+    for (const host of ["localhost:4860", "192.0.2.7:4860", "[2001:db8::7]:4860"])
+      await request(app).get(frames).set("host", host).expect(200);
   });
 });
 

@@ -7,6 +7,6 @@ const server = "http://127.0.0.1:4860";
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [react(), tailwindcss()],
-  build: { outDir: "../dist/web", emptyOutDir: true, chunkSizeWarningLimit: 400 },
+  build: { outDir: "../dist/web", emptyOutDir: true, chunkSizeWarningLimit: 600 },
   server: { proxy: { "/api": server, "/icons": server } },
 });

@@ -14,6 +14,7 @@ import {
 import { type Device, newDevice, putOn, withEvent, withFrame } from "./device.js";
 import { External } from "./external.js";
 import { ProblemError } from "./problem.js";
+import { newKey } from "./key.js";
 import { request } from "./request.js";
 import { framePath, type HeadAnswer } from "./shelf.js";
 
@@ -221,7 +222,7 @@ export class OpenFrame {
       device: withFrame(frame, device, folded.edit, history.frame),
       message: null,
     });
-    this.queued([...this.queue, { key: crypto.randomUUID(), label: folded.label, edit: folded.edit }]);
+    this.queued([...this.queue, { key: newKey(), label: folded.label, edit: folded.edit }]);
     void this.flush();
     return null;
   }

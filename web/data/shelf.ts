@@ -1,5 +1,6 @@
 import useSWR, { mutate } from "swr";
 import type { Frame } from "../../core/index.js";
+import { newKey } from "./key.js";
 import { request } from "./request.js";
 
 export interface ShelfRow {
@@ -46,7 +47,7 @@ export const renameFrame = (row: ShelfRow, name: string): Promise<void> =>
       body: {
         edits: [
           {
-            key: crypto.randomUUID(),
+            key: newKey(),
             label: `Rename to ${name}`,
             edit: { kind: "setFrame", key: "name", value: name },
           },
