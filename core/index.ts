@@ -28,12 +28,17 @@ export type {
   Theme,
 } from "./frame/types.js";
 export {
+  againOf,
+  backOf,
   bandsOf,
   childrenOf,
   factsOf,
   factValues,
   hasEdgeSwipe,
   hasSystemBack,
+  keepOf,
+  labelsOf,
+  limitOf,
   startOf,
   targetsOf,
 } from "./frame/defaults.js";

@@ -35,7 +35,7 @@ const problem = (response: request.Response) => {
     status: number;
     type: string;
     detail: string;
-    faults?: { pointer: string }[];
+    faults?: { pointer: string; received: string }[];
     missed?: { label: string }[];
     revision?: number;
   };
@@ -158,6 +158,8 @@ describe("what cannot be answered", () => {
       "/frame/nodes/__proto__",
     );
     expect(problem(await send(frames, `"${"x".repeat(5 * 1024 * 1024)}"`).expect(413)).type).toMatch("too-large");
+    const deep = `{"frame":${'{"a":'.repeat(50_000)}1${"}".repeat(50_000)}}`;
+    expect(problem(await send(frames, deep).expect(400)).faults![0]!.received).toMatch("over 100 deep");
     expect(problem(await send(frames, "").expect(400)).status).toBe(400);
   });
   test("unknown frames, revisions and addresses", async () => {

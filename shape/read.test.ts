@@ -72,6 +72,18 @@ describe("reading a frame file", () => {
     for (let i = 0; i < 9999; i += 1) nodes[`n${i}`] = { kind: "stack", children: [`n${i + 1}`] };
     expect(faults(JSON.stringify({ format: "handy-frame/1", name: "Deep", root: "app", nodes }))).toHaveLength(1);
   });
+  test("JSON that nests without end is one fault, at once", () => {
+    const nest = (n: number) =>
+      `${'{"kind":"set","fact":"on","is":true,"then":'.repeat(n)}{"kind":"back"}${"}".repeat(n)}`;
+    const text = (n: number) =>
+      `{"format":"handy-frame/1","name":"Deep","root":"app","facts":[{"id":"on","label":"On"}],"nodes":{"app":{"kind":"stack","children":["s"]},` +
+      `"s":{"kind":"screen","actions":[{"id":"x","label":"X","place":"body","do":${nest(n)}}]}}}`;
+    expect(faults(text(30_000))).toEqual([
+      " received lists and objects over 100 deep; expected at most 100 in one another",
+    ]);
+    expect(faults("[".repeat(100_000) + "]".repeat(100_000))).toHaveLength(1);
+    expect(faults(text(80))).toEqual([]);
+  });
   test("actions may set one fact after another, to any depth, and a wrong one is found there", () => {
     const nest = (to: string) => ({
       kind: "set",

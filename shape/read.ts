@@ -52,6 +52,22 @@ const reservedKeys = (value: unknown, at: string[]): Fault[] => {
   );
 };
 
+/** Lists and objects may lie this deep in one another; a frame needs about ten, and what reads them goes down step by step. */
+const mostLevels = 100;
+
+const isDeep = (value: unknown): boolean => {
+  let level: unknown[] = [value];
+  for (let depth = 0; level.length > 0; depth += 1) {
+    if (depth > mostLevels) return true;
+    const next: unknown[] = [];
+    for (const each of level)
+      for (const inner of Object.values(each as object))
+        if (typeof inner === "object" && inner !== null) next.push(inner);
+    level = next;
+  }
+  return false;
+};
+
 /** JSON from a text, or the one fault of what is none. */
 export const parseJson = (text: string): { ok: true; value: unknown } | { ok: false; faults: Fault[] } => {
   const failed = (received: string, expected: string, remedy: string) => ({
@@ -67,6 +83,12 @@ export const parseJson = (text: string): { ok: true; value: unknown } | { ok: fa
     );
   try {
     const value: unknown = JSON.parse(text.replace(/^\uFEFF/, ""));
+    if (typeof value === "object" && value !== null && isDeep(value))
+      return failed(
+        `lists and objects over ${mostLevels} deep`,
+        `at most ${mostLevels} in one another`,
+        "Lay it out flatter.",
+      );
     const faults = text.includes("__proto__") ? reservedKeys(value, []) : [];
     return faults.length ? { ok: false, faults } : { ok: true, value };
   } catch {

@@ -1,4 +1,17 @@
-import type { Band, Fact, FactValue, Frame, HubNode, Id, PairNode, StackNode, Target } from "./types.js";
+import type {
+  Again,
+  Band,
+  Fact,
+  FactValue,
+  Frame,
+  HubBack,
+  HubNode,
+  Id,
+  Keep,
+  PairNode,
+  StackNode,
+  Target,
+} from "./types.js";
 import { equal } from "./equal.js";
 
 /** Fixed defaults of a node's optional keys, by kind. A key whose default depends on the rest of the frame is not here. */
@@ -73,6 +86,12 @@ export const bandsOf = (frame: Frame): readonly Band[] => {
 const yesNo: FactValue[] = [false, true];
 export const factValues = (fact: Fact): readonly FactValue[] => fact.values ?? yesNo;
 export const factAtLaunch = (fact: Fact): FactValue => fact.launch ?? factValues(fact)[0]!;
+
+export const keepOf = (hub: HubNode): Keep => hub.keep ?? nodeDefaults.hub.keep;
+export const againOf = (hub: HubNode): Again => hub.again ?? nodeDefaults.hub.again;
+export const backOf = (hub: HubNode): HubBack => hub.back ?? nodeDefaults.hub.back;
+export const limitOf = (hub: HubNode): number => hub.limit ?? nodeDefaults.hub.limit;
+export const labelsOf = (hub: HubNode): NonNullable<HubNode["labels"]> => hub.labels ?? nodeDefaults.hub.labels;
 
 export const startOf = (node: StackNode | HubNode): Id | undefined => node.start ?? node.children[0];
 export const baseOf = (node: StackNode): Id | null | undefined => (node.base === undefined ? startOf(node) : node.base);

@@ -1,4 +1,4 @@
-import { bandsOf } from "./defaults.js";
+import { bandsOf, limitOf } from "./defaults.js";
 import type { Face, FactValue, Frame, HubNode, Id, Only } from "./types.js";
 import { bandAt, byBand, type View } from "./view.js";
 
@@ -42,7 +42,7 @@ export const tabsOf = (
     const tab = frame.nodes[id]?.tab;
     return !tab?.hidden && isThere(frame, tab?.only, view, facts);
   });
-  const limit = hub.limit ?? 5;
+  const limit = limitOf(hub);
   if ((face !== "bar" && face !== "top") || all.length <= limit) return { tabs: all, more: [] };
   return { tabs: all.slice(0, limit - 1), more: all.slice(limit - 1) };
 };

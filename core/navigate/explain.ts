@@ -1,4 +1,4 @@
-import { startOf } from "../frame/defaults.js";
+import { keepOf, startOf } from "../frame/defaults.js";
 import type { Frame, HubNode, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, NavigationEvent } from "./events.js";
@@ -49,7 +49,7 @@ const moveSays = (frame: Frame, view: View, before: Step, after: Step, move: Mov
       const entry = focusPath(before.state.root).find((each) => each.node === move.in);
       const there = entry && isHub(entry) && entry.inside.tabs[move.entering!] !== undefined;
       return there
-        ? `${tab} was chosen and shows ${name}, ${(hub.keep ?? "live") === "place" ? "its place kept, what was typed and scrolled emptied" : "as it was left"}.`
+        ? `${tab} was chosen and shows ${name}, ${keepOf(hub) === "place" ? "its place kept, what was typed and scrolled emptied" : "as it was left"}.`
         : `${tab} was chosen ${hub.keep === "fresh" ? "and starts anew" : "for the first time"}: it starts at ${name}.`;
     }
     case "open":

@@ -1,3 +1,4 @@
+import { againOf, backOf, keepOf } from "../frame/defaults.js";
 import type { HubNode, Id } from "../frame/types.js";
 import { fresh } from "./make.js";
 import { emptied, lose, nodeIn, type Run } from "./run.js";
@@ -8,7 +9,7 @@ const hubNode = (run: Run, hub: HubEntry): HubNode => nodeIn(run, hub.node) as H
 /** The tabs of a hub once `left` is left: its entries as `keep` says. */
 const tabsAfter = (run: Run, hub: HubEntry, left: Id): Readonly<Record<Id, Entry>> => {
   const { tabs } = hub.inside;
-  const keep = hubNode(run, hub).keep ?? "live";
+  const keep = keepOf(hubNode(run, hub));
   const entry = tabs[left];
   if (!entry || keep === "live") return tabs;
   if (keep === "place") return { ...tabs, [left]: emptied(run, entry) };
@@ -33,7 +34,7 @@ export const withTab = (run: Run, hub: HubEntry, to: Id, entry?: Entry): HubEntr
 export const hubBack = (run: Run, hub: HubEntry): HubEntry | null => {
   const node = hubNode(run, hub);
   const { active, visits } = hub.inside;
-  const rule = node.back ?? "start";
+  const rule = backOf(node);
   const to = rule === "start" ? (node.start ?? node.children[0]) : rule === "visited" ? visits.at(-1) : undefined;
   if (to === undefined || to === active) return null;
   const next = withTab(run, hub, to);
@@ -64,7 +65,7 @@ export const scrolledUp = (entry: Entry): Entry => {
 
 /** The hub when the tab already chosen is chosen again. */
 export const tabAgain = (run: Run, hub: HubEntry): HubEntry => {
-  const rule = hubNode(run, hub).again ?? "root";
+  const rule = againOf(hubNode(run, hub));
   if (rule === "none") return hub;
   const entry = hub.inside.tabs[hub.inside.active]!;
   const first = rule === "root" ? atRoot(run, entry) : entry;

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import {
+  labelsOf,
   type Frame,
   type HubNode,
   type Id,
@@ -40,7 +41,7 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
   const mark = frame.theme?.mark ?? "fill";
   const column = bar.face === "rail" || bar.face === "panel";
   const wide = bar.face === "panel";
-  const labels = hub.labels ?? "always";
+  const labels = labelsOf(hub);
 
   const tab = (
     id: Id | "more",

@@ -1,4 +1,6 @@
 import {
+  backOf,
+  keepOf,
   bandsOf,
   faceOf,
   type Frame,
@@ -27,6 +29,6 @@ export const plateSays = (frame: Frame, id: Id, view: View): string => {
     start: `Back goes to ${nameOf(frame, startOf(hub) ?? id)} first`,
     visited: "Back goes through the tabs",
     leave: "Back leaves at once",
-  }[hub.back ?? "start"];
-  return `hub · ${faces.join(", ")} · ${keepWord[hub.keep ?? "live"]} · ${back}`;
+  }[backOf(hub)];
+  return `hub · ${faces.join(", ")} · ${keepWord[keepOf(hub)]} · ${back}`;
 };

@@ -1,6 +1,7 @@
 import { type Body, type Frame, freeIdIn, type Id, nameOf, type ScreenNode } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
 import { TextLine } from "../../../parts/text-line.js";
+import { namesIn } from "../edits.js";
 import { Group, type GroupProps, Line } from "./group.js";
 import { TitleLine } from "./common-lines.js";
 
@@ -145,7 +146,7 @@ function RowTarget({
     const target = frame.nodes[to];
     const { opens: _, param: __, ...rest } = body;
     // the row's number goes into the param the target's address ends with
-    const named = target?.kind === "screen" ? /:(\w+)\??$/.exec(target.path ?? "")?.[1] : undefined;
+    const named = target?.kind === "screen" ? namesIn(target).at(-1) : undefined;
     set(
       "body",
       to ? { ...rest, opens: to, ...(named && { param: named }) } : rest,

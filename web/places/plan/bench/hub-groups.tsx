@@ -1,4 +1,9 @@
 import {
+  againOf,
+  backOf,
+  keepOf,
+  labelsOf,
+  limitOf,
   type Again,
   bandsOf,
   faceOf,
@@ -63,7 +68,7 @@ export function FacesGroup({ frame, view, node, set }: GroupProps<HubNode>) {
       <Line label="At most">
         <TextLine
           inputMode="numeric"
-          value={String(node.limit ?? 5)}
+          value={String(limitOf(node))}
           onDone={(text) =>
             /^\d{1,3}$/.test(text.trim()) &&
             Number(text) >= 2 &&
@@ -95,9 +100,9 @@ const backs: { value: HubBack; label: string; says: string }[] = [
 export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
   const says = <T extends string>(options: { value: T; says: string }[], value: T) =>
     options.find((option) => option.value === value)!.says;
-  const keep = node.keep ?? "live";
-  const again = node.again ?? "root";
-  const back = node.back ?? "start";
+  const keep = keepOf(node);
+  const again = againOf(node);
+  const back = backOf(node);
   return (
     <>
       <Group title="A tab that is left keeps" says={says(keeps, keep)} wide>
@@ -147,7 +152,7 @@ export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
       <Group title="Labels">
         <Choice
           label="Labels of the tabs"
-          value={node.labels ?? "always"}
+          value={labelsOf(node)}
           options={[
             { value: "always", label: "all" },
             { value: "active", label: "chosen" },
