@@ -75,10 +75,13 @@ describe("play", () => {
   test("refuses a frame that uses what it does not run, and names it", async () => {
     const { code, out, err } = await handy(
       ["play", "-"],
-      changed((frame) => (frame.nodes.photo.opens = "sheet")),
+      changed((frame) => {
+        frame.facts = [{ id: "in", label: "In" }];
+        frame.nodes.photo.needs = [{ fact: "in", is: true }];
+      }),
     );
     expect([code, out]).toEqual([2, ""]);
-    expect(err).toMatch("/nodes/photo/opens: Sheets are not run by this version yet");
+    expect(err).toMatch("/nodes/photo/needs: Needs are not run by this version yet");
   });
   test.each([
     ["an event that is no object", [[{ do: "back" }, 7], "/1: received 7; expected an event"]],

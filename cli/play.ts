@@ -96,7 +96,7 @@ const play = async (file: string, options: PlayOptions): Promise<void> => {
 
   const printed = (at: Step) => ({
     ...snapshotOf(frame, view, at),
-    ...(options.regions && { regions: arrange(frame, at.state, view) }),
+    ...(options.regions && { regions: arrange(frame, at.state, view).map(({ key: _, ...region }) => region) }),
   });
   let at = launch(frame, view, facts);
   const snapshots = [printed(at)];

@@ -37,12 +37,18 @@ export {
   hasEdgeSwipe,
   hasSystemBack,
   keepOf,
+  edgeOf,
   labelsOf,
   limitOf,
+  overOf,
+  ratioOf,
+  restOf,
+  splitFromOf,
   startOf,
   targetsOf,
 } from "./frame/defaults.js";
 export { equal } from "./frame/equal.js";
+export { hasRoomToSplit, isLifted, opensOf } from "./frame/opens.js";
 export { faceOf, isThere, tabsOf } from "./frame/faces.js";
 export { type Fault, faultLine, shown } from "./frame/fault.js";
 export { faultsOf } from "./frame/faults.js";
@@ -70,12 +76,20 @@ export { refit } from "./navigate/refit.js";
 export { choicesAt, exploreFrom, routeTo } from "./navigate/route.js";
 export { fill, nameOf, plainName } from "./navigate/run.js";
 export { addressOf, type Snapshot, snapshotOf } from "./navigate/snapshot.js";
-export { type Entry, focusPath, isHub, isStack, type State, topOf, type Ui } from "./navigate/state.js";
+export { focusPath, type Lens, topOf } from "./navigate/focus.js";
+export { type Entry, isHub, isPair, isStack, pathTo, type State, type Ui } from "./navigate/state.js";
 export { launch, type Step, step, viewAfter } from "./navigate/step.js";
-export { type SeenBar, type SeenHeader, type Surface, surfaceOf } from "./navigate/surface.js";
+export {
+  type OverlayScene,
+  type Scene,
+  type SeenBar,
+  type SeenHeader,
+  type Surface,
+  surfaceOf,
+} from "./navigate/surface.js";
 export { exploredOf, looksOf, takeWay, type Way, waysIn, type WayInLook, waysOut } from "./navigate/ways.js";
 
-export { arrange, arrangeSurface, type Region, type Role } from "./arrange/arrange.js";
+export { arrange, type ArrangeOptions, arrangeSurface, type Region, type Role } from "./arrange/arrange.js";
 
 export { type Card, fitPlan, type PlanLayout, planLayout, planSizes, type Plate } from "./plan/layout.js";
 export { stepsOf } from "./plan/steps.js";

@@ -1,14 +1,39 @@
-import type { Frame, HubNode, Id, SizeName } from "../frame/types.js";
-import type { View } from "../frame/view.js";
+import { bandsOf, edgeOf, ratioOf, restOf } from "../frame/defaults.js";
+import type { Frame, HubNode, Id, PairNode, SizeName } from "../frame/types.js";
+import { bandAt, type View } from "../frame/view.js";
 import type { State } from "../navigate/state.js";
-import { type Surface, surfaceOf } from "../navigate/surface.js";
+import {
+  type HubScene,
+  type OverlayScene,
+  type PairScene,
+  type Scene,
+  type StackScene,
+  type Surface,
+  surfaceOf,
+} from "../navigate/surface.js";
 
-export type Role = "content" | "header" | "bar" | "top" | "rail" | "panel";
+export type Role =
+  | "content"
+  | "header"
+  | "bar"
+  | "top"
+  | "rail"
+  | "panel"
+  | "drawer"
+  | "sheet"
+  | "dialog"
+  | "side"
+  | "fullscreen"
+  | "scrim"
+  | "list"
+  | "detail";
 
 /** A rectangle of a view, in CSS px from its top left corner, and whose it is. */
 export interface Region {
   role: Role;
   node: Id;
+  /** The key of the entry it belongs to: a screen's own for `content`, an overlay's for it and its scrim, else that of the container. */
+  key: number;
   x: number;
   y: number;
   width: number;
@@ -22,13 +47,21 @@ interface Box {
   height: number;
 }
 
-const defaultSizes: Record<"header" | "bar" | "top" | "rail" | "panel", number> = {
+const defaultSizes: Record<SizeName, number> = {
   header: 50,
   bar: 60,
   top: 46,
   rail: 76,
   panel: 240,
+  drawer: 300,
+  sheet: 560,
+  dialog: 420,
+  side: 360,
 };
+/** The most of the area that each takes, as a fraction of its width. */
+const mostOf = { drawer: 0.82, sheet: 0.9, dialog: 0.88, side: 0.86 } as const;
+const dialogHeight = 0.45;
+const listWidth = { least: 280, most: 440 };
 
 type Edge = "top" | "bottom" | "left" | "right";
 
@@ -58,31 +91,155 @@ const cut = (area: Box, view: View, edge: Edge, size: number): { strip: Box; res
   return { strip, rest: { ...area, width: area.width - width, x: edge === "left" ? area.x + width : area.x } };
 };
 
-/** The regions of a view, back to front: what shows in it, then what its containers draw around that, outermost last. */
-export const arrangeSurface = (frame: Frame, surface: Surface, view: View): Region[] => {
-  const sizeOf = (name: keyof typeof defaultSizes & SizeName): number =>
-    frame.theme?.sizes?.[name] ?? defaultSizes[name];
-  const start: Edge = view.rtl ? "right" : "left";
-  const around: Region[] = [];
-  let area: Box = { x: 0, y: 0, width: view.width, height: view.height };
-  const take = (role: Exclude<Role, "content">, node: Id, edge: Edge, over = false): void => {
-    const { strip, rest } = cut(area, view, edge, sizeOf(role));
-    around.push({ role, node, ...strip });
-    if (!over) area = rest;
-  };
-  for (const { container, bar, strip, header } of surface.layers) {
-    const floats = bar !== null && (frame.nodes[bar.hub] as HubNode).floating === true;
-    if (bar?.face === "rail" || bar?.face === "panel") take(bar.face, bar.hub, start, floats);
-    if (strip) take("header", strip.by, "top");
-    if (bar?.face === "top") take("top", bar.hub, "top", floats);
-    if (bar?.face === "bar") take("bar", bar.hub, "bottom", floats);
-    if (header) take("header", container.node, "top");
+export interface ArrangeOptions {
+  /** How high sheets stand that were dragged from their first resting height, by the key of their entry: fractions of what they cover. */
+  heights?: ReadonlyMap<number, number>;
+}
+
+class Arrangement {
+  readonly regions: Region[] = [];
+  private readonly boxes = new Map<number, Box>();
+  private readonly start: Edge;
+
+  constructor(
+    private readonly frame: Frame,
+    private readonly view: View,
+    private readonly options: ArrangeOptions,
+  ) {
+    this.start = view.rtl ? "right" : "left";
   }
-  for (const edge of ["top", "bottom", "left", "right"] as const)
-    if (touches(area, view, edge)) area = cut(area, view, edge, 0).rest;
-  return [{ role: "content", node: surface.top.node, ...area }, ...around.reverse()];
+
+  private sizeOf(name: SizeName): number {
+    return this.frame.theme?.sizes?.[name] ?? defaultSizes[name];
+  }
+
+  private put(role: Role, node: Id, key: number, { x, y, width, height }: Box): void {
+    this.regions.push({ role, node, key, x, y, width, height });
+  }
+
+  place(scene: Scene, area: Box): void {
+    switch (scene.kind) {
+      case "screen": {
+        let box = area;
+        for (const edge of ["top", "bottom", "left", "right"] as const)
+          if (touches(area, this.view, edge)) box = cut(box, this.view, edge, 0).rest;
+        return this.put("content", scene.entry.node, scene.entry.key, box);
+      }
+      case "stack":
+        return this.stack(scene, area);
+      case "hub":
+        return this.hub(scene, area);
+      case "pair":
+        return this.pair(scene, area);
+    }
+  }
+
+  /** What shows in an area under a header strip, if there is one. */
+  private under(header: { by: Id } | null, key: number, scene: Scene, area: Box): void {
+    if (!header) return this.place(scene, area);
+    const { strip, rest } = cut(area, this.view, "top", this.sizeOf("header"));
+    this.place(scene, rest);
+    this.put("header", header.by, key, strip);
+  }
+
+  private stack({ entry, header, base, over }: StackScene, area: Box): void {
+    this.boxes.set(entry.key, area);
+    if (base) this.under(header, entry.key, base, area);
+    for (const overlay of over) this.overlay(overlay, area);
+  }
+
+  private hub({ entry, bar, strip: own, header, child }: HubScene, area: Box): void {
+    const floats = (this.frame.nodes[entry.node] as HubNode).floating === true;
+    const around: [Role, Box][] = [];
+    let rest = area;
+    const take = (role: SizeName & Role, edge: Edge, over: boolean): void => {
+      const taken = cut(rest, this.view, edge, this.sizeOf(role));
+      around.push([role, taken.strip]);
+      if (!over) rest = taken.rest;
+    };
+    if (bar?.face === "rail" || bar?.face === "panel") take(bar.face, this.start, floats);
+    if (own) take("header", "top", false);
+    if (bar?.face === "top") take("top", "top", floats);
+    if (bar?.face === "bar") take("bar", "bottom", floats);
+    this.under(header, entry.key, child, rest);
+    for (const [role, box] of around.reverse()) this.put(role, entry.node, entry.key, box);
+  }
+
+  private pair({ entry, split, panes }: PairScene, area: Box): void {
+    if (!split) {
+      const [shown] = panes;
+      return this.under(shown!.header, entry.key, shown!.child, area);
+    }
+    const node = this.frame.nodes[entry.node] as PairNode;
+    const wanted = Math.min(listWidth.most, Math.max(listWidth.least, ratioOf(node) * area.width));
+    const { strip: list, rest: detail } = cut(area, { ...this.view, insets: none }, this.start, Math.round(wanted));
+    for (const [name, box] of [["list", list] as const, ["detail", detail] as const]) {
+      const shown = panes.find(({ pane }) => pane === name);
+      this.put(name, node[name]!, entry.key, box);
+      if (shown) this.under(shown.header, entry.key, shown.child, box);
+    }
+  }
+
+  /** An overlay over everything, or over its region alone. */
+  overlay({ entry, opens, over, stack, header, child }: OverlayScene, region: Box): void {
+    const { key } = stack;
+    const area = over === "all" ? this.whole() : (this.boxes.get(key) ?? region);
+    const box = this.overlayBox(entry, opens, area);
+    if (opens !== "fullscreen") this.put("scrim", entry.node, entry.key, area);
+    this.put(opens, entry.node, entry.key, box);
+    this.under(header, key, child, box);
+  }
+
+  private overlayBox(entry: OverlayScene["entry"], opens: OverlayScene["opens"], area: Box): Box {
+    if (opens === "fullscreen") return area;
+    const node = this.frame.nodes[entry.node]!;
+    const wide = Math.min(this.sizeOf(opens), Math.round(mostOf[opens] * area.width));
+    if (opens === "side") return { ...area, width: wide, x: this.sideX(area, wide, edgeOf(node)) };
+    if (opens === "dialog") {
+      const height = Math.round(dialogHeight * area.height);
+      return centred(area, wide, height, Math.round((area.height - height) / 2));
+    }
+    const full = bandAt(this.frame, this.view.width) === bandsOf(this.frame)[0];
+    const rest = this.options.heights?.get(entry.key) ?? restOf(node)[0]!;
+    const height = Math.round(rest * area.height);
+    return centred(area, full ? area.width : wide, height, area.height - height);
+  }
+
+  private sideX(area: Box, width: number, edge: "start" | "end"): number {
+    return (edge === "start") === (this.start === "left") ? area.x : area.x + area.width - width;
+  }
+
+  drawer(hub: Id, key: number): void {
+    const area = this.whole();
+    const width = Math.min(this.sizeOf("drawer"), Math.round(mostOf.drawer * area.width));
+    this.put("scrim", hub, key, area);
+    this.put("drawer", hub, key, { ...area, width, x: this.sideX(area, width, "start") });
+  }
+
+  whole(): Box {
+    return { x: 0, y: 0, width: this.view.width, height: this.view.height };
+  }
+}
+
+const none = { top: 0, right: 0, bottom: 0, left: 0 };
+
+const centred = (area: Box, width: number, height: number, down: number): Box => ({
+  x: area.x + Math.round((area.width - width) / 2),
+  y: area.y + down,
+  width,
+  height,
+});
+
+/** The regions of what can be seen in a view, back to front: what shows, what its containers draw around that, what lies over it. */
+export const arrangeSurface = (frame: Frame, surface: Surface, view: View, options: ArrangeOptions = {}): Region[] => {
+  const arrangement = new Arrangement(frame, view, options);
+  if (surface.base) arrangement.place(surface.base, arrangement.whole());
+  for (const overlay of surface.over) arrangement.overlay(overlay, arrangement.whole());
+  const open = surface.bars.find((bar) => bar.open);
+  if (open) arrangement.drawer(open.hub, open.key);
+  return arrangement.regions;
 };
 
 /** The regions of what a state shows in a view, in CSS px, back to front. */
-export const arrange = (frame: Frame, state: State, view: View): Region[] =>
-  state.outside ? [] : arrangeSurface(frame, surfaceOf(frame, state, view), view);
+export const arrange = (frame: Frame, state: State, view: View, options: ArrangeOptions = {}): Region[] =>
+  state.outside ? [] : arrangeSurface(frame, surfaceOf(frame, state, view), view, options);

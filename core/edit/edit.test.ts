@@ -1,6 +1,7 @@
 import { frameOf, hub, list, opening, run, screen, stack, tab, tabbed, tap } from "../testing/frames.js";
 import { refit } from "../navigate/refit.js";
-import { topOf } from "../navigate/state.js";
+import { topOf } from "../navigate/focus.js";
+import type { State } from "../navigate/state.js";
 import type { Frame, ScreenNode } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
 import { applyEdit, applySoundly } from "./apply.js";
@@ -181,22 +182,28 @@ describe("history", () => {
 
 describe("a device on a frame that is edited", () => {
   const { at, view } = run(tabbed(), tab("aTab"), { do: "pick", row: 2 }, tap("deep"), { do: "scroll", to: 50 });
-  const refitted = (edit: Edit) => refit(after(plainFrame(tabbed()), edit), view, at.state);
+  const before = plainFrame(tabbed());
+  const refitted = (edit: Edit) => refit(before, after(before, edit), view, at.state);
+  const top = (frame: Frame, { root }: State) => topOf({ frame, view }, root);
+  const topAfter = (edit: Edit) => top(after(before, edit), refitted(edit));
 
   test("keeps its place when something else changes", () => {
     expect(refitted({ kind: "set", node: "c", key: "title", value: "See" }).root).toEqual(at.state.root);
   });
   test("goes with a screen that is moved, and with what was left on it", () => {
-    const top = topOf(refitted({ kind: "move", id: "deep", from: "aTab", to: "app", after: "home" }).root);
-    expect(top).toMatchObject({ node: "deep", ui: { scroll: 50 } });
+    expect(topAfter({ kind: "move", id: "deep", from: "aTab", to: "app", after: "home" })).toMatchObject({
+      node: "deep",
+      ui: { scroll: 50 },
+    });
   });
   test("falls to what lay beneath when its screen is taken out", () => {
-    expect(topOf(refitted({ kind: "remove", id: "deep" }).root)).toMatchObject({ node: "item", params: { item: "2" } });
-    expect(topOf(refitted({ kind: "remove", id: "aTab" }).root).node).toBe("b");
+    expect(topAfter({ kind: "remove", id: "deep" })).toMatchObject({ node: "item", params: { item: "2" } });
+    expect(topAfter({ kind: "remove", id: "aTab" }).node).toBe("b");
   });
   test("follows an id that is renamed", () => {
-    const renamed = after(plainFrame(tabbed()), { kind: "rename", id: "aTab", to: "first" });
-    expect(topOf(refit(renamed, view, at.state, { aTab: "first" }).root).key).toBe(topOf(at.state.root).key);
+    const renamed = after(before, { kind: "rename", id: "aTab", to: "first" });
+    const fitted = refit(before, renamed, view, at.state, { aTab: "first" });
+    expect(top(renamed, fitted).key).toBe(top(before, at.state).key);
   });
 });
 

@@ -8,6 +8,7 @@ import type {
   HubNode,
   Id,
   Keep,
+  Node,
   PairNode,
   StackNode,
   Target,
@@ -91,6 +92,12 @@ export const keepOf = (hub: HubNode): Keep => hub.keep ?? nodeDefaults.hub.keep;
 export const againOf = (hub: HubNode): Again => hub.again ?? nodeDefaults.hub.again;
 export const backOf = (hub: HubNode): HubBack => hub.back ?? nodeDefaults.hub.back;
 export const limitOf = (hub: HubNode): number => hub.limit ?? nodeDefaults.hub.limit;
+export const overOf = (node: Node): "all" | "region" => node.over ?? "all";
+export const edgeOf = (node: Node): "start" | "end" => node.edge ?? "start";
+export const restOf = (node: Node): readonly number[] => node.rest ?? nodeDefaults.screen.rest;
+export const ratioOf = (pair: PairNode): number => pair.ratio ?? nodeDefaults.pair.ratio;
+/** The band a pair is split from; undefined: never, as there is but one band. */
+export const splitFromOf = (frame: Frame, pair: PairNode): Id | undefined => pair.splitFrom ?? bandsOf(frame)[1]?.id;
 export const labelsOf = (hub: HubNode): NonNullable<HubNode["labels"]> => hub.labels ?? nodeDefaults.hub.labels;
 
 export const startOf = (node: StackNode | HubNode): Id | undefined => node.start ?? node.children[0];

@@ -1,11 +1,13 @@
 import { factsOf, factValues, hasSystemBack } from "../frame/defaults.js";
 import { targetIn } from "../frame/view.js";
 import type { Do, DoSet, Template } from "../frame/types.js";
-import { goBack, goToRoot, goUp } from "./back.js";
+import { closeOverlay, goToRoot, goUp } from "./back.js";
+import { backOrDrawer, setDrawer } from "./drawer.js";
+import { focusPath } from "./focus.js";
 import { open } from "./open.js";
 import { note, type Run } from "./run.js";
-import { type Entry, focusPath, noParams, type Params, type State, topOf } from "./state.js";
-import { changedTop } from "./touch.js";
+import { type Entry, noParams, type Params, pathTo, type State } from "./state.js";
+import { changedAt } from "./touch.js";
 
 const ignore = (run: Run, state: State, text: string): State => {
   note(run, "ignored", null, text);
@@ -37,9 +39,24 @@ const set = (run: Run, state: State, from: readonly Entry[] | null, action: DoSe
   return action.then ? act(run, next, from, action.then) : next;
 };
 
+/** Takes off the nearest overlay, else goes up, and hands over what is given to the screen that is on top then. */
+const close = (run: Run, state: State, path: readonly Entry[], template: Template | undefined): State => {
+  const given = template && filled(run, template, path.at(-1)!);
+  const closed = closeOverlay(run, state, path) ?? goUp(run, state, path);
+  if (!closed) return ignore(run, state, "There is nothing to close: nothing lies beneath this screen.");
+  if (!given) return closed.state;
+  const focus = focusPath(run, closed.state.root);
+  const isFocused = focus.some((entry) => entry.key === closed.off.key);
+  const way = pathTo(closed.state.root, closed.off.key)!;
+  // what was taken off lay in the pane that is not followed: what shows there gets it all the same
+  const to = isFocused ? focus : [...way.slice(0, -1), ...focusPath(run, way.at(-1)!)];
+  return changedAt(closed.state, to, (entry) => ({ ...entry, ui: { ...entry.ui, received: given } }));
+};
+
 /** Carries out what an action does. `from` is the path to the screen that asks; null when the focus path stands for it. */
 export const act = (run: Run, state: State, from: readonly Entry[] | null, action: Do): State => {
-  const asker = (from ?? focusPath(state.root)).at(-1)!;
+  const path = from ?? focusPath(run, state.root);
+  const asker = path.at(-1)!;
   switch (action.kind) {
     case "open":
       return open(run, state, {
@@ -51,26 +68,20 @@ export const act = (run: Run, state: State, from: readonly Entry[] | null, actio
         from,
       });
     case "back":
-      if (hasSystemBack(targetIn(run.frame, run.view))) return goBack(run, state);
+      if (hasSystemBack(targetIn(run.frame, run.view))) return backOrDrawer(run, state);
       return (
         goUp(run, state)?.state ??
         ignore(run, state, "Nothing lies beneath this screen, and this target has no Back of its own.")
       );
-    case "close": {
-      const given = action.give && filled(run, action.give, asker);
-      const up = goUp(run, state);
-      if (!up) return ignore(run, state, "There is nothing to close: nothing lies beneath this screen.");
-      if (!given) return up.state;
-      const key = topOf(up.stack).key;
-      return changedTop(up.state, key, (entry) => ({ ...entry, ui: { ...entry.ui, received: given } }));
-    }
+    case "close":
+      return close(run, state, path, action.give);
     case "root": {
-      const next = goToRoot(run, state);
+      const next = goToRoot(run, state, path);
       return next === state ? ignore(run, state, "This stack is at its first entry already.") : next;
     }
     case "set":
       return set(run, state, from, action);
     case "menu":
-      return ignore(run, state, "No hub around this screen shows as a drawer.");
+      return setDrawer(run, state);
   }
 };

@@ -1,44 +1,85 @@
-import { keepOf, startOf } from "../frame/defaults.js";
+import { keepOf, overOf, startOf } from "../frame/defaults.js";
 import type { Frame, HubNode, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, NavigationEvent } from "./events.js";
-import { nameOf } from "./run.js";
-import { focusPath, isHub, type State, topOf } from "./state.js";
+import { focusPath, type Lens, topOf } from "./focus.js";
+import { nameOf, plainName } from "./run.js";
+import { isHub, type State } from "./state.js";
 import type { Step } from "./step.js";
-import { surfaceOf } from "./surface.js";
+import { type SeenBar, surfaceOf } from "./surface.js";
 
-const topName = (frame: Frame, state: State): string => {
-  const top = topOf(state.root);
+const topName = ({ frame, view }: Lens, state: State): string => {
+  const top = topOf({ frame, view }, state.root);
   return nameOf(frame, top.node, top.params);
 };
 
-const barsOf = (frame: Frame, view: View, state: State): Id[] =>
-  surfaceOf(frame, state, view).layers.flatMap(({ bar }) => (bar ? [bar.hub] : []));
+const barsOf = ({ frame, view }: Lens, state: State): readonly SeenBar[] => surfaceOf(frame, state, view).bars;
 
 /** What became of the bars there were. */
-const barsSay = (frame: Frame, view: View, was: readonly Id[], after: State): string => {
-  const is = barsOf(frame, view, after);
-  const gone = was.find((hub) => !is.includes(hub));
-  if (gone !== undefined) {
-    const covered = !focusPath(after.root).some((entry) => entry.node === gone);
+const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
+  const is = barsOf(lens, after);
+  const gone = was.find((bar) => !is.some((other) => other.hub === bar.hub));
+  if (gone) {
+    const covered = !focusPath(lens, after.root).some((entry) => entry.node === gone.hub);
     return covered
-      ? ` It covers ${nameOf(frame, gone)}, so its bar is gone.`
-      : ` It hides the bar of ${nameOf(frame, gone)}.`;
+      ? ` It covers ${nameOf(lens.frame, gone.hub)}, so its ${gone.face} is gone.`
+      : ` It hides the ${gone.face} of ${nameOf(lens.frame, gone.hub)}.`;
   }
   if (was.length === 0 && is.length > 0) return " The bar is back.";
-  return is.length > 0 ? " The bar stays." : "";
+  const dimmed = is.find((bar) => bar.inert && !was.some((other) => other.hub === bar.hub && other.inert));
+  if (dimmed) return ` The ${dimmed.face} is dimmed: nothing beneath can be touched.`;
+  return is.length > 0 ? ` The ${is.at(-1)!.face} stays.` : "";
 };
 
-const moveSays = (frame: Frame, view: View, before: Step, after: Step, move: Move, event: NavigationEvent): string => {
-  const name = topName(frame, after.state);
+const overlayWord = {
+  sheet: "a sheet",
+  dialog: "a dialog",
+  side: "a side panel",
+  fullscreen: "a full screen",
+} as const;
+
+const openSays = (lens: Lens, before: State, after: State, move: Move): string => {
+  const { overlay } = surfaceOf(lens.frame, after, lens.view);
+  const name = topName(lens, after);
+  if (!overlay) return `${name} is on top now.`;
+  const over = overOf(lens.frame.nodes[overlay.node]!) === "all" ? "everything" : nameOf(lens.frame, move.in);
+  return `${name} opened as ${overlayWord[overlay.opens]} over ${over}.${barsSay(lens, barsOf(lens, before), after)}`;
+};
+
+const replaceSays = (lens: Lens, before: State, after: State, move: Move): string => {
+  const { frame } = lens;
   const where = nameOf(frame, move.in);
+  if (frame.nodes[move.in]?.kind !== "pair")
+    return `${topName(lens, after)} took the place of ${topName(lens, before)} in ${where}.`;
+  if (move.leaving === null) return `${topName(lens, after)} opened beside its list in ${where}.`;
+  if (move.entering === null) return `Nothing is open beside the list of ${where} now.`;
+  return `${topName(lens, after)} is the detail of ${where} now, in place of what was there.`;
+};
+
+const moveSays = (lens: Lens, before: Step, after: Step, move: Move, event: NavigationEvent): string => {
+  const { frame } = lens;
+  const name = topName(lens, after.state);
+  const where = nameOf(frame, move.in);
+  const bars = () => barsSay(lens, barsOf(lens, before.state), after.state);
+  const isPair = frame.nodes[move.in]?.kind === "pair";
   switch (move.kind) {
     case "push":
-      return `${name} was laid on top in ${where}.${barsSay(frame, view, barsOf(frame, view, before.state), after.state)}`;
+      return isPair
+        ? `${name} lies over its list: here ${where} has no room to show both.${bars()}`
+        : `${name} was laid on top in ${where}.${bars()}`;
     case "pop":
-      return `${move.leaving === null ? "The top" : topName(frame, before.state)} was taken off ${where}: ${name} lay beneath.${barsSay(frame, view, barsOf(frame, view, before.state), after.state)}`;
+      return `${move.leaving === null ? "The top" : topName(lens, before.state)} was taken off ${where}: ${name} lay beneath.${bars()}`;
+    case "open":
+      return openSays(lens, before.state, after.state, move);
+    case "close": {
+      const { received } = topOf(lens, after.state.root).ui;
+      const given = received && Object.entries(received).map(([key, value]) => `${key} ${value}`);
+      const got =
+        given && received !== topOf(lens, before.state.root).ui.received ? ` It was given ${given.join(", ")}.` : "";
+      return `${plainName(frame, move.leaving!)} was closed: ${plainName(frame, move.entering!)} lay beneath.${got}`;
+    }
     case "replace":
-      return `${name} took the place of ${topName(frame, before.state)} in ${where}.`;
+      return replaceSays(lens, before.state, after.state, move);
     case "switch": {
       const hub = frame.nodes[move.in] as HubNode;
       const tab = nameOf(frame, move.entering!);
@@ -46,27 +87,25 @@ const moveSays = (frame: Frame, view: View, before: Step, after: Step, move: Mov
         return hub.back === "visited"
           ? `Back went to ${tab}, the tab before: ${where} goes back through its tabs.`
           : `Back went to ${tab}, the start tab of ${where}: only from there does Back go out.`;
-      const entry = focusPath(before.state.root).find((each) => each.node === move.in);
+      const entry = focusPath(lens, before.state.root).find((each) => each.node === move.in);
       const there = entry && isHub(entry) && entry.inside.tabs[move.entering!] !== undefined;
       return there
         ? `${tab} was chosen and shows ${name}, ${keepOf(hub) === "place" ? "its place kept, what was typed and scrolled emptied" : "as it was left"}.`
         : `${tab} was chosen ${hub.keep === "fresh" ? "and starts anew" : "for the first time"}: it starts at ${name}.`;
     }
-    case "open":
-    case "close":
-      return `${name} is on top now.`;
   }
 };
 
-const exitSays = (frame: Frame, before: State): string => {
-  const hub = focusPath(before.root).find(isHub);
-  if (!hub) return `Back left the app: nothing lies beneath ${topName(frame, before)}.`;
+const exitSays = (lens: Lens, before: State): string => {
+  const { frame } = lens;
+  const hub = focusPath(lens, before.root).find(isHub);
+  if (!hub) return `Back left the app: nothing lies beneath ${topName(lens, before)}.`;
   const node = frame.nodes[hub.node] as HubNode;
   const tab = nameOf(frame, hub.inside.active);
   if (node.back === "leave")
     return `Back left the app: in ${nameOf(frame, hub.node)} the first screen of any tab goes out at once.`;
   return hub.inside.active === startOf(node)
-    ? `Back left the app: ${tab} is the start tab, and nothing lies beneath ${topName(frame, before)}.`
+    ? `Back left the app: ${tab} is the start tab, and nothing lies beneath ${topName(lens, before)}.`
     : `Back left the app: no tab was visited before ${tab}.`;
 };
 
@@ -78,35 +117,46 @@ export const explain = (
   event: NavigationEvent | null,
   after: Step,
 ): string[] => {
+  const lens = { frame, view };
   const said: string[] = [];
   if (!before || !event)
-    said.push(`Launched at ${topName(frame, after.state)}, the start of ${nameOf(frame, frame.root)}.`);
-  else if (!before.state.outside && after.state.outside) said.push(exitSays(frame, before.state));
+    said.push(`Launched at ${topName(lens, after.state)}, the start of ${nameOf(frame, frame.root)}.`);
+  else if (!before.state.outside && after.state.outside) said.push(exitSays(lens, before.state));
   else if (before.state.outside && !after.state.outside && event.do === "return")
-    said.push(`Back in the app, as it was left: ${topName(frame, after.state)}.`);
+    said.push(`Back in the app, as it was left: ${topName(lens, after.state)}.`);
   else {
-    for (const move of after.moves) said.push(moveSays(frame, view, before, after, move, event));
+    for (const move of after.moves) said.push(moveSays(lens, before, after, move, event));
     if (after.moves.length === 0 && event.do === "tab" && after.state !== before.state)
       said.push(`${nameOf(frame, event.to)} was the chosen tab already: its first screen was scrolled to the top.`);
+    if (before.state.drawer !== after.state.drawer)
+      said.push(drawerSays(frame, before.state.drawer, after.state.drawer));
     if (event.do === "scroll")
-      said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(frame, after.state)}.`);
+      said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(lens, after.state)}.`);
     if (event.do === "type" && after.state !== before.state)
-      said.push(`The draft belongs to this entry of ${topName(frame, after.state)} and lives as long as it does.`);
+      said.push(`The draft belongs to this entry of ${topName(lens, after.state)} and lives as long as it does.`);
   }
   return [...said, ...after.notes.map((note) => note.text)];
 };
 
+const drawerSays = (frame: Frame, was: Id | null, is: Id | null): string =>
+  is === null
+    ? `The drawer of ${nameOf(frame, was!)} was closed.`
+    : `The drawer of ${nameOf(frame, is)} is open: until it closes, nothing beside it can be touched.`;
+
 /** What a change of the frame made of a device that shows it: where it is now, and what became of the bars. */
 export const explainEdit = (before: Frame, frame: Frame, view: View, was: State, is: State): string[] => {
   if (is.outside) return [];
-  const [stoodOn, standsOn] = [topOf(was.root), topOf(is.root)];
-  const container = (state: State): Id | undefined => focusPath(state.root).at(-2)?.node;
-  const bars = barsSay(frame, view, barsOf(before, view, was), is);
-  const name = topName(frame, is);
+  const [then, now] = [
+    { frame: before, view },
+    { frame, view },
+  ];
+  const [stoodOn, standsOn] = [topOf(then, was.root), topOf(now, is.root)];
+  const place = focusPath(now, is.root).at(-2)?.node;
+  const bars = barsSay(now, barsOf(then, was), is);
+  const name = topName(now, is);
   if (stoodOn.node !== standsOn.node && stoodOn.key !== standsOn.key)
     return [`The frame changed: what the device showed is no longer there, so it is on ${name}.${bars}`];
-  const place = container(is);
-  if (place !== undefined && place !== container(was))
+  if (place !== undefined && place !== focusPath(then, was.root).at(-2)?.node)
     return [`The frame changed: ${name} stands in ${nameOf(frame, place)} now.${bars}`];
   return [`The frame changed, and the device kept its place on ${name}.${bars}`];
 };

@@ -1,17 +1,21 @@
 import { isDeepStrictEqual } from "node:util";
 import fc from "fast-check";
 import { applySoundly } from "../edit/apply.js";
+import { childrenOf } from "../frame/defaults.js";
+import { arrange } from "../arrange/arrange.js";
 import { equal } from "../frame/equal.js";
 import { faultsOf } from "../frame/faults.js";
 import type { Frame } from "../frame/types.js";
-import { viewOf } from "../frame/view.js";
-import { anyEdit, anyEvent, anyFrame } from "../testing/arbitrary.js";
+import { type View, viewOf } from "../frame/view.js";
+import { anyEdit, anyEvent, anyFrame, eventAt } from "../testing/arbitrary.js";
 import type { NavigationEvent } from "./events.js";
+import { topOf } from "./focus.js";
 import { ladderOf } from "./ladder.js";
 import { refit } from "./refit.js";
 import { snapshotOf } from "./snapshot.js";
-import { type Entry, entriesInside, isHub, isStack, type State, topOf } from "./state.js";
+import { type Entry, entriesInside, isHub, isStack, isPair, type State } from "./state.js";
 import { launch, step, viewAfter } from "./step.js";
+import { surfaceOf } from "./surface.js";
 
 const freeze = <T>(value: T): T => {
   if (typeof value === "object" && value !== null && !Object.isFrozen(value)) {
@@ -34,11 +38,31 @@ const wrong = (frame: Frame, entry: Entry, keys = new Set<number>()): string | n
     if (!tabs[active]) return `${entry.node} shows no tab`;
     if (visits.includes(active) || new Set(visits).size !== visits.length) return `${entry.node} visits one twice`;
   }
+  if (isPair(entry) && entry.inside.side === "detail" && !entry.inside.detail) return `${entry.node} shows no detail`;
   for (const inner of entriesInside(entry)) {
-    if (!("children" in node) || !node.children.includes(inner.node)) return `${inner.node} is not in ${entry.node}`;
+    if (!childrenOf(node).includes(inner.node)) return `${inner.node} is not in ${entry.node}`;
     const found = wrong(frame, inner, keys);
     if (found) return found;
   }
+  return null;
+};
+
+/** What is wrong with what can be seen of a state, if anything. */
+const wronglySeen = (frame: Frame, view: View, state: State): string | null => {
+  if (state.outside) return null;
+  const { screens, top, bars, headers, drawer } = surfaceOf(frame, state, view);
+  const own = screens.find((screen) => screen.entry === top);
+  if (!own) return `the top ${top.node} cannot be seen`;
+  if (own.inert !== (drawer !== null)) return `the top ${top.node} is ${own.inert ? "inert" : "not inert"}`;
+  if (bars.filter((bar) => bar.open).length > 1) return "two drawers are open";
+  for (const header of headers)
+    if (Number(header.back) + Number(header.menu) + Number(header.close) > 1)
+      return "a strip has two buttons in one place";
+  const regions = arrange(frame, state, view);
+  if (!regions.some((region) => region.role === "content" && region.key === top.key)) return "the top has no region";
+  for (const { role, x, y, width, height } of regions)
+    if (!(x >= 0 && y >= 0 && width >= 0 && height >= 0 && x + width <= view.width && y + height <= view.height))
+      return `a ${role} lies outside the view: ${x},${y} ${width}x${height}`;
   return null;
 };
 
@@ -58,11 +82,12 @@ describe("laws of the engine, over random frames and random events", () => {
           freeze(frame);
           let view = viewOf(frame, { target });
           let state: State = freeze(launch(frame, view).state);
-          for (const event of events as NavigationEvent[]) {
+          for (const given of events) {
+            const event = eventAt(frame, view, state, given);
             const first = step(frame, view, state, event);
             if (!isDeepStrictEqual(step(frame, view, state, event), first))
               throw new Error("another answer to the same");
-            const fault = wrong(frame, first.state.root);
+            const fault = wrong(frame, first.state.root) ?? wronglySeen(frame, view, first.state);
             if (fault) throw new Error(fault);
             const ignored = first.notes.length === 1 && first.notes[0]!.code === "ignored";
             if (ignored && (event as NavigationEvent | null)?.do !== "wait") expect(first.state.root).toBe(state.root);
@@ -87,7 +112,7 @@ describe("laws of the engine, over random frames and random events", () => {
         (frame, events, target) => {
           const view = viewOf(frame, { target });
           let { state } = launch(frame, view);
-          for (const event of events as NavigationEvent[]) state = step(frame, view, state, event).state;
+          for (const event of events) state = step(frame, view, state, eventAt(frame, view, state, event)).state;
           if (state.outside) return;
           const ladder = ladderOf(frame, view, state);
           if (target === "key") expect(ladder.end).toBe("exit");
@@ -107,16 +132,18 @@ describe("laws of the engine, over random frames and random events", () => {
         (frame, events, edits) => {
           const view = viewOf(frame);
           let { state } = launch(frame, view);
-          for (const event of events as NavigationEvent[]) state = step(frame, view, state, event).state;
+          for (const event of events) state = step(frame, view, state, eventAt(frame, view, state, event)).state;
           let now = frame;
           for (const edit of edits) {
             const result = applySoundly(now, edit);
             if (!result.ok) continue;
+            const was = now;
+            const before = topOf({ frame: was, view }, state.root).node;
             now = result.frame;
-            const before = topOf(state.root).node;
-            state = refit(now, view, state, edit.kind === "rename" ? { [edit.id]: edit.to } : {});
+            state = refit(was, now, view, state, edit.kind === "rename" ? { [edit.id]: edit.to } : {});
             expect(wrong(now, state.root)).toBeNull();
-            if (edit.kind === "set" || edit.kind === "setFrame") expect(topOf(state.root).node).toBe(before);
+            if ((edit.kind === "set" && edit.key !== "opens") || edit.kind === "setFrame")
+              expect(topOf({ frame: now, view }, state.root).node).toBe(before);
           }
         },
       ),

@@ -1,10 +1,10 @@
 import { fillsPattern, paramsNamed } from "../address/pattern.js";
 import { startOf } from "../frame/defaults.js";
-import type { HubNode, Id, StackNode } from "../frame/types.js";
+import type { Id, StackNode } from "../frame/types.js";
 import { type Entering, newScreen, nodeIn, type Run } from "./run.js";
-import { type ContainerEntry, emptyUi, type Entry, type HubInside, noParams, type StackInside } from "./state.js";
+import { type ContainerEntry, emptyUi, type Entry, type Inside, noParams } from "./state.js";
 
-const newContainer = (run: Run, node: Id, entering: Entering, inside: StackInside | HubInside): ContainerEntry => {
+const newContainer = (run: Run, node: Id, entering: Entering, inside: Inside): ContainerEntry => {
   const { params, carried, opens } = entering;
   return { key: run.nextKey++, node, params, carried, opens, ui: emptyUi, since: null, inside } as ContainerEntry;
 };
@@ -12,8 +12,8 @@ const newContainer = (run: Run, node: Id, entering: Entering, inside: StackInsid
 export const plainly: Entering = { params: noParams, carried: noParams, opens: null };
 
 /**
- * A node's entry as it is when nobody has been there: a stack at its start, a hub at its start tab. A container keeps
- * what was handed over and passes it on to the screen it starts at, which gets those params its address names.
+ * A node's entry as it is when nobody has been there: a stack at its start, a hub at its start tab, a pair at
+ * its list. A container keeps what was handed over and passes it on to the screen it starts at, which gets those params its address names.
  */
 export const fresh = (run: Run, id: Id, entering: Entering = plainly): Entry => {
   const node = nodeIn(run, id);
@@ -21,9 +21,11 @@ export const fresh = (run: Run, id: Id, entering: Entering = plainly): Entry => 
     const params = node && entering.params !== noParams ? paramsNamed(node, entering.params) : noParams;
     return newScreen(run, id, { ...entering, params });
   }
-  const start = startOf(node as StackNode | HubNode)!;
+  const start = node.kind === "pair" ? node.list! : startOf(node)!;
   const first = fresh(run, start, { ...entering, opens: null });
   const own: Entering = { params: noParams, carried: entering.carried, opens: entering.opens };
+  if (node.kind === "pair")
+    return newContainer(run, id, own, { kind: "pair", list: first, detail: null, side: "list" });
   return node.kind === "hub"
     ? newContainer(run, id, own, { kind: "hub", active: start, visits: [], tabs: { [start]: first } })
     : newContainer(run, id, own, { kind: "stack", entries: [first] });
@@ -38,6 +40,12 @@ export const madeOnTheWay = (run: Run, way: readonly Id[], i: number, entering: 
   const inner = madeOnTheWay(run, way, i + 1, entering);
   if (node.kind === "hub")
     return newContainer(run, id, plainly, { kind: "hub", active: next, visits: [], tabs: { [next]: inner } });
+  if (node.kind === "pair") {
+    if (next === node.list)
+      return newContainer(run, id, plainly, { kind: "pair", list: inner, detail: null, side: "list" });
+    const list = fresh(run, node.list!, { ...plainly, params: entering.params });
+    return newContainer(run, id, plainly, { kind: "pair", list, detail: inner, side: "detail" });
+  }
   const start = startOf(node as StackNode)!;
   const first = nodeIn(run, start)!;
   const laid = start !== next && (first.kind !== "screen" || fillsPattern(first, entering.params));

@@ -1,12 +1,18 @@
 import type { Frame, Id, Node, Opens } from "../frame/types.js";
-import type { View } from "../frame/view.js";
 import type { Note, NoteCode } from "./events.js";
-import { emptyUi, type Entry, entriesInside, type Params, type ScreenEntry } from "./state.js";
+import type { Lens } from "./focus.js";
+import {
+  type ContainerEntry,
+  emptyUi,
+  type Entry,
+  entriesInside,
+  mapInside,
+  type Params,
+  type ScreenEntry,
+} from "./state.js";
 
 /** What one event is carried out with. The only thing that changes while an event runs, and it is gone after it. */
-export interface Run {
-  readonly frame: Frame;
-  readonly view: View;
+export interface Run extends Lens {
   clock: number;
   nextKey: number;
   notes: Note[];
@@ -82,18 +88,8 @@ export const lose = (run: Run, entry: Entry): void => {
 
 /** The entry, and all inside it, with what the person left there emptied. */
 export const emptied = (run: Run, entry: Entry): Entry => {
-  if (!entry.inside) {
-    if (entry.ui === emptyUi) return entry;
-    loseDrafts(run, entry);
-    return { ...entry, ui: emptyUi };
-  }
-  if (entry.inside.kind === "stack")
-    return {
-      ...entry,
-      ui: emptyUi,
-      inside: { ...entry.inside, entries: entry.inside.entries.map((e) => emptied(run, e)) },
-    };
-  const tabs: Record<Id, Entry> = {};
-  for (const [id, tab] of Object.entries(entry.inside.tabs)) tabs[id] = emptied(run, tab);
-  return { ...entry, ui: emptyUi, inside: { ...entry.inside, tabs } };
+  if (entry.inside) return mapInside(entry as ContainerEntry, (inner) => emptied(run, inner));
+  if (entry.ui === emptyUi) return entry;
+  loseDrafts(run, entry);
+  return { ...entry, ui: emptyUi };
 };

@@ -1,9 +1,10 @@
 import { fillPattern, patternOf } from "../address/pattern.js";
-import type { Face, FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
+import type { Face, FactValue, Frame, Id, Opens, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, Note } from "./events.js";
+import { topOf } from "./focus.js";
 import { ladderOf } from "./ladder.js";
-import { type Entry, focusPath, isHub, isStack, type Params, topOf } from "./state.js";
+import { type Entry, entriesInside, isHub, isStack, type Params } from "./state.js";
 import type { Step } from "./step.js";
 import { surfaceOf } from "./surface.js";
 
@@ -21,7 +22,8 @@ export interface Snapshot {
   headers: { by: Id; title: string; back: boolean; menu: boolean; close: boolean }[];
   /** The top screen after each Back, then `exit`, `stay` or `loop`; empty when the app was left. */
   back: string[];
-  overlay: null;
+  /** The top overlay; null if none lies over the rest. */
+  overlay: { node: Id; opens: Exclude<Opens, "push"> } | null;
   ui: { scroll: number; drafts: Readonly<Record<string, string>>; received: Params | null };
   carried: Params;
   facts: Readonly<Record<Id, FactValue>>;
@@ -31,12 +33,25 @@ export interface Snapshot {
   notes: Note[];
 }
 
-/** Every screen entry of the stacks on the focus path from an entry down, lowest first. */
-export const trailOf = (from: Entry): Id[] =>
-  focusPath(from).flatMap((entry) => {
-    if (isStack(entry)) return entry.inside.entries.filter((inner) => !inner.inside).map((inner) => inner.node);
-    return entry === from && !entry.inside ? [entry.node] : [];
-  });
+/**
+ * Every screen entry of the stacks from an entry down along what shows in it, lowest first; a pair gives its list, then
+ * its detail.
+ */
+export const trailOf = (from: Entry): Id[] => {
+  const trail: Id[] = [];
+  const walk = (entry: Entry, isOwn: boolean): void => {
+    if (!entry.inside) return void (isOwn && trail.push(entry.node));
+    if (isHub(entry)) return walk(entry.inside.tabs[entry.inside.active]!, false);
+    if (isStack(entry)) {
+      const { entries } = entry.inside;
+      for (const inner of entries) if (!inner.inside || inner === entries.at(-1)) walk(inner, true);
+      return;
+    }
+    for (const inner of entriesInside(entry)) walk(inner, true);
+  };
+  walk(from, true);
+  return trail;
+};
 
 /** The address of a screen's entry: its pattern with its params filled in, or null. */
 export const addressOf = (frame: Frame, entry: Entry): string | null => {
@@ -49,7 +64,6 @@ export const addressOf = (frame: Frame, entry: Entry): string | null => {
 export const snapshotOf = (frame: Frame, view: View, { state, moves, notes }: Step): Snapshot => {
   const { facts, pending, outside } = state;
   const common = {
-    overlay: null,
     facts,
     pending: pending && { to: pending.to, params: pending.params },
     outside,
@@ -68,26 +82,25 @@ export const snapshotOf = (frame: Frame, view: View, { state, moves, notes }: St
       headers: [],
       back: [],
       ui: { scroll: 0, drafts: {}, received: null },
+      overlay: null,
       carried: {},
       ...common,
     };
-  const { layers, top } = surfaceOf(frame, state, view);
-  const hub = focusPath(state.root).findLast(isHub);
+  const { focus, top, overlay, bars, headers, screens } = surfaceOf(frame, state, view);
+  const hub = focus.findLast(isHub);
+  const lens = { frame, view };
   const ladder = ladderOf(frame, view, state);
   return {
     top: top.node,
     params: top.params,
     address: addressOf(frame, top),
-    shown: [top.node],
+    shown: screens.map((screen) => screen.entry.node),
     trail: trailOf(hub ? hub.inside.tabs[hub.inside.active]! : state.root),
     tabs: Object.fromEntries(Object.entries(hub?.inside.tabs ?? {}).map(([id, tab]) => [id, trailOf(tab)])),
-    bars: layers.flatMap(({ bar }) =>
-      bar ? [{ hub: bar.hub, face: bar.face, active: bar.active, more: bar.more, inert: false, open: false }] : [],
-    ),
-    headers: layers.flatMap(({ strip, header }) =>
-      [strip, header].flatMap((seen) => (seen ? [{ ...seen, menu: false, close: false }] : [])),
-    ),
-    back: [...ladder.steps.map((after) => topOf(after.root).node), ladder.end],
+    bars: bars.map(({ hub: by, face, active, more, inert, open }) => ({ hub: by, face, active, more, inert, open })),
+    headers,
+    back: [...ladder.steps.map((after) => topOf(lens, after.root).node), ladder.end],
+    overlay,
     ui: { scroll: top.ui.scroll, drafts: top.ui.drafts, received: top.ui.received },
     carried: top.carried,
     ...common,

@@ -46,13 +46,27 @@ export interface HubInside {
   /** Made when first shown. */
   tabs: Readonly<Record<Id, Entry>>;
 }
+/** The two panes of a pair. */
+export type Pane = "list" | "detail";
+export interface PairInside {
+  kind: "pair";
+  list: Entry;
+  /** Null as long as no row was opened. */
+  detail: Entry | null;
+  /** The pane last opened into; `list` when there is no detail. */
+  side: Pane;
+}
+export type Inside = StackInside | HubInside | PairInside;
 export interface StackEntry extends EntryCommon {
   inside: StackInside;
 }
 export interface HubEntry extends EntryCommon {
   inside: HubInside;
 }
-export type ContainerEntry = StackEntry | HubEntry;
+export interface PairEntry extends EntryCommon {
+  inside: PairInside;
+}
+export type ContainerEntry = StackEntry | HubEntry | PairEntry;
 /** One thing in the state: a tree of them mirrors the frame. */
 export type Entry = ScreenEntry | ContainerEntry;
 
@@ -85,29 +99,21 @@ export interface State {
 export const isStack = (entry: Entry): entry is StackEntry => entry.inside?.kind === "stack";
 export const isHub = (entry: Entry): entry is HubEntry => entry.inside?.kind === "hub";
 
-/** The entry that shows inside a container. */
-export const shownInside = (entry: ContainerEntry): Entry =>
-  entry.inside.kind === "stack" ? entry.inside.entries.at(-1)! : entry.inside.tabs[entry.inside.active]!;
+export const isPair = (entry: Entry): entry is PairEntry => entry.inside?.kind === "pair";
 
-/** The focus path: from an entry down to its top screen. */
-export const focusPath = (from: Entry): Entry[] => {
-  const path: Entry[] = [from];
-  for (let at = from; at.inside;) {
-    at = shownInside(at);
-    path.push(at);
-  }
-  return path;
-};
-
-export const topOf = (from: Entry): Entry => {
-  let at = from;
-  while (at.inside) at = shownInside(at);
-  return at;
-};
-
+const noEntries: readonly Entry[] = [];
 /** All entries directly inside, shown or not. */
-export const entriesInside = (entry: Entry): readonly Entry[] =>
-  !entry.inside ? [] : entry.inside.kind === "stack" ? entry.inside.entries : Object.values(entry.inside.tabs);
+export const entriesInside = (entry: Entry): readonly Entry[] => {
+  if (!entry.inside) return noEntries;
+  switch (entry.inside.kind) {
+    case "stack":
+      return entry.inside.entries;
+    case "hub":
+      return Object.values(entry.inside.tabs);
+    case "pair":
+      return entry.inside.detail ? [entry.inside.list, entry.inside.detail] : [entry.inside.list];
+  }
+};
 
 /** The entry with another inside. Written out: copying entries is most of what a step does, and this is the fastest way. */
 const withInside = <T extends ContainerEntry>(entry: T, inside: T["inside"]): T => {
@@ -130,10 +136,63 @@ export const withHub = (hub: HubEntry, change: Partial<Omit<HubInside, "kind">>)
   });
 };
 
-/** The container with the entry that shows in it replaced; the same one when that is the same. */
-export const withShown = <T extends ContainerEntry>(entry: T, child: Entry): T => {
-  if (shownInside(entry) === child) return entry;
-  if (isStack(entry)) return withEntries(entry, [...entry.inside.entries.slice(0, -1), child]) as T;
-  const hub = entry as HubEntry;
-  return withHub(hub, { tabs: { ...hub.inside.tabs, [hub.inside.active]: child } }) as T;
+/** The pair with some of its inside changed; the same one when nothing is. */
+export const withPair = (pair: PairEntry, change: Partial<Omit<PairInside, "kind">>): PairEntry => {
+  const now = pair.inside;
+  const { list = now.list, detail = now.detail, side = now.side } = change;
+  if (list === now.list && detail === now.detail && side === now.side) return pair;
+  return withInside(pair, { kind: "pair", list, detail, side });
+};
+
+/** The container with one of the entries directly inside it replaced; the same one when that is the same. */
+export const withChild = <T extends ContainerEntry>(entry: T, old: Entry, child: Entry): T => {
+  if (old === child) return entry;
+  const { inside } = entry;
+  if (inside.kind === "stack") {
+    const entries = inside.entries.slice();
+    entries[entries.lastIndexOf(old)] = child;
+    return withEntries(entry as StackEntry, entries) as T;
+  }
+  if (inside.kind === "hub") return withHub(entry as HubEntry, { tabs: { ...inside.tabs, [old.node]: child } }) as T;
+  return withPair(entry as PairEntry, inside.list === old ? { list: child } : { detail: child }) as T;
+};
+
+/** The root of a path, from the root down, once the entry at depth `i` of it is replaced. */
+export const rebuilt = (path: readonly Entry[], i: number, entry: Entry): StackEntry => {
+  let at = entry;
+  for (let up = i - 1; up >= 0; up -= 1) at = withChild(path[up] as ContainerEntry, path[up + 1]!, at);
+  return at as StackEntry;
+};
+
+/** The entries from one down to the one with this key, shown or not; null if it is not in there. */
+export const pathTo = (from: Entry, key: number): Entry[] | null => {
+  if (from.key === key) return [from];
+  for (const inner of entriesInside(from)) {
+    const path = pathTo(inner, key);
+    if (path) {
+      path.unshift(from);
+      return path;
+    }
+  }
+  return null;
+};
+
+/** The container with every entry directly inside it mapped. */
+export const mapInside = <T extends ContainerEntry>(entry: T, change: (inner: Entry) => Entry): T => {
+  const { inside } = entry;
+  switch (inside.kind) {
+    case "stack":
+      return withInside(entry, { kind: "stack", entries: inside.entries.map(change) } as never);
+    case "hub": {
+      const tabs: Record<Id, Entry> = {};
+      for (const [id, tab] of Object.entries(inside.tabs)) tabs[id] = change(tab);
+      return withInside(entry, { ...inside, tabs } as never);
+    }
+    case "pair":
+      return withInside(entry, {
+        ...inside,
+        list: change(inside.list),
+        detail: inside.detail && change(inside.detail),
+      } as never);
+  }
 };

@@ -1,31 +1,34 @@
 import { factAtLaunch, factsOf, factValues, hasSystemBack, targetsOf } from "../frame/defaults.js";
 import { isThere } from "../frame/faces.js";
-import type { Action, FactValue, Frame, HubNode, Id, ScreenNode } from "../frame/types.js";
+import type { Action, FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
 import { noInsets, targetIn, type View } from "../frame/view.js";
 import { paramsNamed } from "../address/pattern.js";
 import { act } from "./act.js";
-import { goBack, goUp } from "./back.js";
+import { canDismiss, closeOverlay, goUp } from "./back.js";
+import { backOrDrawer, openDrawer, setDrawer } from "./drawer.js";
 import type { Move, NavigationEvent, Note } from "./events.js";
+import { focusPath, isNarrowAt, overlayOn, topOf } from "./focus.js";
 import { fresh } from "./make.js";
 import { movesBetween } from "./moves.js";
 import { open } from "./open.js";
 import { readEvent } from "./read-event.js";
-import { emptied, nameOf, note, type Run } from "./run.js";
+import { emptied, nameOf, nodeIn, note, type Run } from "./run.js";
 import {
+  type ContainerEntry,
   type Entry,
-  focusPath,
-  isHub,
+  type HubEntry,
+  mapInside,
   noParams,
+  pathTo,
+  rebuilt,
   type ScreenEntry,
   type StackEntry,
   type State,
-  topOf,
   type Ui,
-  withShown,
 } from "./state.js";
 import { surfaceOf } from "./surface.js";
 import { tabAgain, withTab } from "./tabs.js";
-import { changedTop } from "./touch.js";
+import { changedAt } from "./touch.js";
 
 /** What an event made of a state: the next state, what changed on screen, and why. */
 export interface Step {
@@ -56,8 +59,9 @@ const screenOf = (run: Run, entry: Entry): ScreenNode => run.frame.nodes[entry.n
 /** Marks the top screen as new on top when it is: its time starts, and what it wants and lacks is said. */
 const settle = (run: Run, before: State | null, after: State): State => {
   if (after.outside) return after;
-  const top = topOf(after.root);
-  if (before && !before.outside && topOf(before.root).key === top.key) return after;
+  const path = focusPath(run, after.root);
+  const top = path.at(-1)!;
+  if (before && !before.outside && topOf(run, before.root).key === top.key) return after;
   const missing = (screenOf(run, top).wants ?? []).filter((name) => !Object.hasOwn(top.carried, name));
   if (missing.length)
     note(
@@ -66,85 +70,133 @@ const settle = (run: Run, before: State | null, after: State): State => {
       top.node,
       `${nameOf(run.frame, top.node, top.params)} wants ${missing.join(", ")}, which nobody handed over.`,
     );
-  return top.since === run.clock ? after : changedTop(after, top.key, (entry) => ({ ...entry, since: run.clock }));
+  return top.since === run.clock ? after : changedAt(after, path, (entry) => ({ ...entry, since: run.clock }));
 };
 
-const onTop = (run: Run, state: State, node: Id | undefined): ScreenEntry | null => {
-  const top = topOf(state.root) as ScreenEntry;
-  return node === undefined || node === top.node ? top : null;
+/** The path to the screen an event is about, if it can be touched: the top screen, or another one in sight by its name. */
+const touched = (run: Run, state: State, node: Id | undefined): readonly Entry[] | string => {
+  const focus = focusPath(run, state.root);
+  const top = focus.at(-1)!;
+  if (state.drawer === null && (node === undefined || node === top.node)) return focus;
+  const { screens, drawer } = surfaceOf(run.frame, state, run.view);
+  const named = screens.filter(({ entry }) => entry.node === (node ?? top.node));
+  if (named.length === 0) return `${node} cannot be seen now, so nothing on it can be touched.`;
+  const free = named.findLast(({ inert }) => !inert);
+  if (free) return free.entry === top ? focus : pathTo(state.root, free.entry.key)!;
+  const name = nameOf(run.frame, named[0]!.entry.node, named[0]!.entry.params);
+  return drawer === null
+    ? `${name} lies under an overlay: nothing on it can be touched.`
+    : `The drawer of ${nameOf(run.frame, drawer)} is open: nothing beside it can be touched.`;
 };
 
-const changeUi = (state: State, top: ScreenEntry, change: Partial<Ui>): State =>
-  changedTop(state, top.key, (entry) => ({ ...entry, ui: { ...entry.ui, ...change } }));
+const onTouched = (
+  run: Run,
+  state: State,
+  node: Id | undefined,
+  then: (path: readonly Entry[], entry: ScreenEntry) => State,
+): State => {
+  const path = touched(run, state, node);
+  if (typeof path === "string") return ignore(run, state, node ?? null, path);
+  return then(path, path.at(-1) as ScreenEntry);
+};
 
-const notSeen = (run: Run, state: State, node: Id | undefined): State =>
-  ignore(run, state, node ?? null, `${node} cannot be seen now, so nothing on it can be touched.`);
+const changeUi = (state: State, path: readonly Entry[], change: Partial<Ui>): State =>
+  changedAt(state, path, (entry) => ({ ...entry, ui: { ...entry.ui, ...change } }));
 
 const tap = (run: Run, state: State, event: Extract<NavigationEvent, { do: "tap" }>): State => {
   const there = (actions: readonly Action[] | undefined): Action | undefined =>
     actions?.find((action) => action.id === event.action && isThere(run.frame, action.only, run.view, state.facts));
-  const top = onTop(run, state, event.in);
-  if (top) {
-    const action = there(screenOf(run, top).actions);
+  const hub = event.in === undefined ? undefined : nodeIn(run, event.in);
+  if (hub?.kind === "hub") return tapExtra(run, state, event.in!, there(hub.extras), event.action);
+  return onTouched(run, state, event.in, (path, screen) => {
+    const action = there(screenOf(run, screen).actions);
     return action
-      ? act(run, state, focusPath(state.root), action.do)
-      : ignore(run, state, top.node, `${nameOf(run.frame, top.node, top.params)} shows no action ${event.action}.`);
-  }
-  const bar = surfaceOf(run.frame, state, run.view).layers.find((layer) => layer.bar?.hub === event.in)?.bar;
-  if (!bar || (bar.face !== "rail" && bar.face !== "panel")) return notSeen(run, state, event.in);
-  const extra = there((run.frame.nodes[bar.hub] as HubNode).extras);
-  return extra
-    ? act(run, state, null, extra.do)
-    : ignore(run, state, bar.hub, `${nameOf(run.frame, bar.hub)} shows no action ${event.action}.`);
+      ? act(run, state, path, action.do)
+      : ignore(
+          run,
+          state,
+          screen.node,
+          `${nameOf(run.frame, screen.node, screen.params)} shows no action ${event.action}.`,
+        );
+  });
 };
 
-const pick = (run: Run, state: State, event: Extract<NavigationEvent, { do: "pick" }>): State => {
-  const top = onTop(run, state, event.in);
-  if (!top) return notSeen(run, state, event.in);
-  const name = nameOf(run.frame, top.node, top.params);
-  const { body } = screenOf(run, top);
-  if (body?.kind !== "list" && body?.kind !== "grid") return ignore(run, state, top.node, `${name} has no rows.`);
-  if (event.row > body.rows)
-    return ignore(run, state, top.node, `${name} has ${body.rows} rows: there is no row ${event.row}.`);
-  if (!body.opens) return ignore(run, state, top.node, `The rows of ${name} open nothing.`);
-  const target = run.frame.nodes[body.opens];
-  const params: Record<string, string> = target?.kind === "screen" ? paramsNamed(target, top.params) : {};
-  if (body.param) params[body.param] = String(event.row);
-  const picked = changeUi(state, top, { picked: event.row });
-  const next = open(run, picked, {
-    to: body.opens,
-    params,
-    with: noParams,
-    as: null,
-    how: "add",
-    from: focusPath(picked.root),
-  });
-  return next === picked ? state : next;
+const tapExtra = (run: Run, state: State, id: Id, extra: Action | undefined, action: Id): State => {
+  const bar = surfaceOf(run.frame, state, run.view).bars.find((each) => each.hub === id);
+  const name = nameOf(run.frame, id);
+  if (!bar || bar.inert || !(bar.face === "rail" || bar.face === "panel" || bar.open))
+    return ignore(run, state, id, `No rail, panel or open drawer of ${name} can be touched now.`);
+  return extra ? act(run, state, null, extra.do) : ignore(run, state, id, `${name} shows no action ${action}.`);
 };
+
+const pick = (run: Run, state: State, event: Extract<NavigationEvent, { do: "pick" }>): State =>
+  onTouched(run, state, event.in, (path, screen) => {
+    const name = nameOf(run.frame, screen.node, screen.params);
+    const { body } = screenOf(run, screen);
+    if (body?.kind !== "list" && body?.kind !== "grid") return ignore(run, state, screen.node, `${name} has no rows.`);
+    if (event.row > body.rows)
+      return ignore(run, state, screen.node, `${name} has ${body.rows} rows: there is no row ${event.row}.`);
+    if (!body.opens) return ignore(run, state, screen.node, `The rows of ${name} open nothing.`);
+    const target = run.frame.nodes[body.opens];
+    const params: Record<string, string> = target?.kind === "screen" ? paramsNamed(target, screen.params) : {};
+    if (body.param) params[body.param] = String(event.row);
+    const picked = changeUi(state, path, { picked: event.row });
+    const next = open(run, picked, {
+      to: body.opens,
+      params,
+      with: noParams,
+      as: null,
+      how: "add",
+      from: pathTo(picked.root, screen.key)!,
+    });
+    return next === picked ? state : next;
+  });
 
 const tab = (run: Run, state: State, to: Id): State => {
-  const { layers } = surfaceOf(run.frame, state, run.view);
-  const layer = layers.find(({ bar }) => bar && (bar.tabs.includes(to) || bar.more.includes(to)));
-  if (!layer) return ignore(run, state, to, `No tab ${to} can be seen now.`);
-  const path = focusPath(state.root);
-  const i = path.indexOf(layer.container);
-  const hub = path[i]!;
-  if (!isHub(hub)) return state;
-  let at: Entry = hub.inside.active === to ? tabAgain(run, hub) : withTab(run, hub, to);
-  for (let up = i - 1; up >= 0; up -= 1) at = withShown(path[up] as StackEntry, at);
-  return at === state.root ? state : { ...state, root: at as StackEntry };
+  const { bars, drawer } = surfaceOf(run.frame, state, run.view);
+  const named = bars.filter((bar) => bar.tabs.includes(to) || bar.more.includes(to));
+  const bar = named.find((each) => !each.inert && (each.face !== "drawer" || each.open));
+  if (!bar) {
+    const why = named.some((each) => each.inert)
+      ? "lies under what is over it"
+      : named.length
+        ? "is in a drawer that is closed"
+        : "cannot be seen now";
+    return ignore(run, state, to, `The tab ${to} ${why}.`);
+  }
+  const path = pathTo(state.root, bar.key)!;
+  const i = path.length - 1;
+  const hub = path[i] as HubEntry;
+  const next = hub.inside.active === to ? tabAgain(run, hub, isNarrowAt(run, path, i)) : withTab(run, hub, to);
+  if (next === hub && drawer === null) return state;
+  return { ...state, root: rebuilt(path, i, next), drawer: drawer === null ? state.drawer : null };
 };
 
-const type = (run: Run, state: State, event: Extract<NavigationEvent, { do: "type" }>): State => {
-  const top = onTop(run, state, event.in);
-  if (!top) return notSeen(run, state, event.in);
-  const { body } = screenOf(run, top);
-  const known =
-    (body?.kind === "form" && body.fields.some((field) => field.id === event.field)) ||
-    (body?.kind === "thread" && event.field === "reply");
-  if (!known)
-    return ignore(run, state, top.node, `${nameOf(run.frame, top.node, top.params)} has no field ${event.field}.`);
-  return changeUi(state, top, { drafts: { ...top.ui.drafts, [event.field]: event.text } });
+const type = (run: Run, state: State, event: Extract<NavigationEvent, { do: "type" }>): State =>
+  onTouched(run, state, event.in, (path, screen) => {
+    const { body } = screenOf(run, screen);
+    const known =
+      (body?.kind === "form" && body.fields.some((field) => field.id === event.field)) ||
+      (body?.kind === "thread" && event.field === "reply");
+    return known
+      ? changeUi(state, path, { drafts: { ...screen.ui.drafts, [event.field]: event.text } })
+      : ignore(
+          run,
+          state,
+          screen.node,
+          `${nameOf(run.frame, screen.node, screen.params)} has no field ${event.field}.`,
+        );
+  });
+
+const dismiss = (run: Run, state: State): State => {
+  if (openDrawer(run, state) !== null) return { ...state, drawer: null };
+  const path = focusPath(run, state.root);
+  if (canDismiss(run, path)) return closeOverlay(run, state, path)!.state;
+  const isOverlay = overlayOn(run, path) >= 0;
+  const text = isOverlay
+    ? "A full screen is closed by its strip or an action, not dismissed."
+    : "Nothing on screen can be dismissed.";
+  return ignore(run, state, isOverlay ? path[overlayOn(run, path) + 1]!.node : null, text);
 };
 
 const setFact = (run: Run, state: State, id: Id, is: FactValue): State => {
@@ -159,7 +211,8 @@ const wait = (run: Run, state: State, ms: number, moves: Move[]): State => {
   const end = state.clock + ms;
   let now = state;
   for (let fired = 0; !now.outside; fired += 1) {
-    const top = topOf(now.root) as ScreenEntry;
+    const path = focusPath(run, now.root);
+    const top = path.at(-1) as ScreenEntry;
     const { after } = screenOf(run, top);
     if (!after || top.since === null || top.since + after.ms > end) break;
     if (fired === mostFirings) {
@@ -172,9 +225,9 @@ const wait = (run: Run, state: State, ms: number, moves: Move[]): State => {
       break;
     }
     run.clock = Math.max(now.clock, top.since + after.ms);
-    const before: State = changedTop({ ...now, clock: run.clock }, top.key, (entry) => ({ ...entry, since: null }));
-    now = settle(run, before, act(run, before, focusPath(before.root), after.do));
-    moves.push(...movesBetween(run.frame, before.root, now.root));
+    const before: State = changedAt({ ...now, clock: run.clock }, path, (entry) => ({ ...entry, since: null }));
+    now = settle(run, before, act(run, before, focusPath(run, before.root), after.do));
+    moves.push(...movesBetween(run, before.root, now.root));
   }
   run.clock = end;
   return { ...now, clock: end };
@@ -188,12 +241,7 @@ const launchState = (run: Run, facts: Readonly<Record<Id, FactValue>>): State =>
 
 const withoutCarried = (entry: Entry): Entry => {
   const plain = entry.carried === noParams ? entry : { ...entry, carried: noParams };
-  if (!plain.inside) return plain;
-  if (plain.inside.kind === "stack")
-    return { ...plain, inside: { ...plain.inside, entries: plain.inside.entries.map(withoutCarried) } };
-  const tabs: Record<Id, Entry> = {};
-  for (const [id, inner] of Object.entries(plain.inside.tabs)) tabs[id] = withoutCarried(inner);
-  return { ...plain, inside: { ...plain.inside, tabs } };
+  return plain.inside ? mapInside(plain as ContainerEntry, withoutCarried) : plain;
 };
 
 const kill = (run: Run, state: State): State => {
@@ -221,15 +269,17 @@ const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[])
     case "tab":
       return tab(run, state, event.to);
     case "menu":
-      return ignore(run, state, null, "No hub on screen shows as a drawer.");
+      return setDrawer(run, state, event.open);
     case "back":
       if (!hasSystemBack(targetIn(run.frame, run.view)))
         return ignore(run, state, null, "This target has no Back of its own.");
-      return goBack(run, state);
+      return backOrDrawer(run, state);
     case "up":
+      if (openDrawer(run, state) !== null)
+        return ignore(run, state, state.drawer, "A drawer is open: nothing beside it can be touched.");
       return goUp(run, state)?.state ?? ignore(run, state, null, "Nothing lies beneath this screen to go up to.");
     case "dismiss":
-      return ignore(run, state, null, "Nothing on screen can be dismissed.");
+      return dismiss(run, state);
     case "open": {
       const ask = {
         to: event.to,
@@ -247,10 +297,8 @@ const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[])
       return setFact(run, state, event.id, event.is);
     case "wait":
       return wait(run, state, event.ms, moves);
-    case "scroll": {
-      const top = onTop(run, state, event.in);
-      return top ? changeUi(state, top, { scroll: event.to }) : notSeen(run, state, event.in);
-    }
+    case "scroll":
+      return onTouched(run, state, event.in, (path) => changeUi(state, path, { scroll: event.to }));
     case "type":
       return type(run, state, event);
     case "view":
@@ -294,7 +342,7 @@ export const step = (frame: Frame, view: View, state: State, event: NavigationEv
   const carried = carryOut(run, state, event, moves);
   if (carried === state) return { state, moves, notes: run.notes };
   const settled = event.do === "wait" || event.do === "kill" ? carried : settle(run, state, carried);
-  if (event.do !== "wait" && event.do !== "kill") moves.push(...movesBetween(frame, state.root, settled.root));
+  if (event.do !== "wait" && event.do !== "kill") moves.push(...movesBetween(run, state.root, settled.root));
   return {
     state: run.nextKey === settled.nextKey ? settled : { ...settled, nextKey: run.nextKey },
     moves,

@@ -1,95 +1,404 @@
+import { overOf } from "../frame/defaults.js";
 import { faceOf, type ShownTabs, tabsOf } from "../frame/faces.js";
-import type { Face, Frame, HubNode, Id } from "../frame/types.js";
+import { isLifted } from "../frame/opens.js";
+import type { Face, Frame, HubNode, Id, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
+import {
+  firstOverlay,
+  focusPath,
+  isSplit,
+  type Lens,
+  opensAt,
+  overlayOn,
+  shownInside,
+  topOf,
+  wishOf,
+} from "./focus.js";
 import { fill } from "./run.js";
-import { type Entry, focusPath, isHub, isStack, type State } from "./state.js";
+import {
+  type ContainerEntry,
+  type Entry,
+  type HubEntry,
+  isHub,
+  isPair,
+  isStack,
+  type Pane,
+  type PairEntry,
+  type ScreenEntry,
+  type StackEntry,
+  type State,
+} from "./state.js";
 
 /** A hub's face as it can be seen. */
 export interface SeenBar extends ShownTabs {
   hub: Id;
+  /** The key of the hub's entry. */
+  key: number;
   face: Face;
   active: Id;
+  /** It lies under an overlay or beside an open drawer: nothing on it can be chosen. */
+  inert: boolean;
+  /** A drawer that is open. */
+  open: boolean;
 }
 
-/** A header strip over the top screen. */
+/** A header strip. */
 export interface SeenHeader {
   /** The container that draws it. */
   by: Id;
   title: string;
   /** It has a Back of its own. */
   back: boolean;
+  /** It has the button of a drawer. */
+  menu: boolean;
+  /** It has a close in place of Back: it is the strip of an overlay. */
+  close: boolean;
 }
 
-/** One step of the focus path: a container, what shows in it, and what it draws around that. */
-export interface Layer {
-  container: Entry;
-  child: Entry;
-  bar: SeenBar | null;
-  /** A hub's own strip, outside what shows in it. */
+/** What an entry shows: a tree like the entries', without what cannot be seen. */
+export type Scene = ScreenScene | StackScene | HubScene | PairScene;
+
+export interface ScreenScene {
+  kind: "screen";
+  entry: ScreenEntry;
+  inert: boolean;
+  /** How many overlays over all lie beneath it. */
+  level: number;
+}
+export interface StackScene {
+  kind: "stack";
+  entry: StackEntry;
+  /** The strip over the topmost pushed entry. */
+  header: SeenHeader | null;
+  /** The topmost pushed entry; null when a full screen covers it. */
+  base: Scene | null;
+  /** The overlays that cover this stack's region alone, lowest first. */
+  over: OverlayScene[];
+}
+export interface HubScene {
+  kind: "hub";
+  entry: HubEntry;
+  bar: (SeenBar & { level: number }) | null;
+  /** The hub's own strip, outside what shows in it. */
   strip: SeenHeader | null;
   header: SeenHeader | null;
+  child: Scene;
+}
+export interface PaneScene {
+  pane: Pane;
+  header: SeenHeader | null;
+  child: Scene;
+}
+/** Both panes of a pair that is split; the list alone when there is no detail; else the one that shows. */
+export interface PairScene {
+  kind: "pair";
+  entry: PairEntry;
+  split: boolean;
+  panes: PaneScene[];
+}
+export interface OverlayScene {
+  entry: Entry;
+  opens: Exclude<Opens, "push">;
+  over: "all" | "region";
+  /** The stack that shows it. */
+  stack: StackEntry;
+  header: SeenHeader | null;
+  child: Scene;
 }
 
-/** What the containers on the focus path draw, outermost first: the one source of bars and headers, for snapshots and for the arrangement. */
+/** Everything that can be seen: the one source of bars, headers and screens, for snapshots and for the arrangement. */
 export interface Surface {
-  layers: Layer[];
-  top: Entry;
+  /** Null when a full screen covers all of it. */
+  base: Scene | null;
+  /** The overlays over everything, lowest first. */
+  over: OverlayScene[];
+  focus: readonly Entry[];
+  top: ScreenEntry;
+  /** The top overlay, if there is one. */
+  overlay: { node: Id; opens: Exclude<Opens, "push"> } | null;
+  /** The faces that can be seen, outermost first. */
+  bars: SeenBar[];
+  /** The strips over the top screen, outermost first. */
+  headers: SeenHeader[];
+  /** The screens that can be seen, back to front. */
+  screens: ScreenScene[];
+  /** The hub whose drawer is open in this view. */
+  drawer: Id | null;
 }
 
-const hasHeader = (frame: Frame, child: Entry): boolean => {
-  const node = frame.nodes[child.node]!;
-  return (node.header ?? (node.kind === "screen" ? "on" : "off")) === "on";
+/** What is known of the place of an entry from what is around it. */
+interface Around {
+  depth: number;
+  focused: boolean;
+  /** Inside a sheet, dialog or side. */
+  narrow: boolean;
+  /** Under an overlay over its region. */
+  inert: boolean;
+  /** Something lies beneath, through nested stacks and pairs, up to the nearest hub. */
+  beneath: boolean;
+  /** The next strip is the first one of an overlay's lowest entry. */
+  closes: boolean;
+  /** The nearest hub shows as a drawer and draws no strip that could open it. */
+  menu: boolean;
+}
+
+const hasHeader = (lens: Lens, child: Entry, opens: Opens): boolean => {
+  const node = lens.frame.nodes[child.node]!;
+  if (node.header) return node.header === "on";
+  return node.kind === "screen" && !isLifted(opens);
+};
+
+const titleOf = (lens: Lens, child: Entry, isTab = false): string => {
+  const { title, tab } = lens.frame.nodes[child.node]!;
+  const text = (isTab ? (tab?.label ?? title) : (title ?? tab?.label)) ?? child.node;
+  return text.includes("{") ? fill(text, topOf(lens, child).params) : text;
+};
+
+const strip = (lens: Lens, by: Entry, child: Entry, around: Around, isTab = false): SeenHeader => {
+  const { closes, beneath, menu } = around;
+  return {
+    by: by.node,
+    title: titleOf(lens, child, isTab),
+    back: !closes && beneath,
+    menu: !closes && !beneath && menu,
+    close: closes,
+  };
+};
+
+/** Whether the topmost pushed entry in here asks for the bars around it to go. */
+const hidesBars = (lens: Lens, entry: Entry, narrow: boolean): boolean => {
+  if (lens.frame.nodes[entry.node]!.bars === "hide") return true;
+  if (isStack(entry)) return hidesBars(lens, entry.inside.entries[firstOverlay(lens, entry) - 1]!, narrow);
+  if (!entry.inside || (isPair(entry) && isSplit(lens, entry, narrow))) return false;
+  return hidesBars(lens, shownInside(lens, entry as ContainerEntry, narrow), narrow);
+};
+
+/** Builds the scene of a state, and gathers on the way what lies over everything. */
+class SceneBuilder {
+  over: OverlayScene[] = [];
+  headers: SeenHeader[] = [];
+
+  constructor(
+    readonly lens: Lens,
+    readonly facts: State["facts"],
+    readonly focus: readonly Entry[],
+  ) {}
+
+  /** What is around a child: whether it is on the focus path too. */
+  private inside(around: Around, child: Entry, change: Partial<Around>): Around {
+    const depth = around.depth + 1;
+    return { ...around, ...change, depth, focused: around.focused && this.focus[depth] === child };
+  }
+
+  private draw(header: SeenHeader, focused: boolean): SeenHeader {
+    if (focused) this.headers.push(header);
+    return header;
+  }
+
+  scene(entry: Entry, around: Around): Scene {
+    if (isStack(entry)) return this.stack(entry, around);
+    if (isHub(entry)) return this.hub(entry, around);
+    if (isPair(entry)) return this.pair(entry, around);
+    return { kind: "screen", entry: entry as ScreenEntry, inert: around.inert, level: this.over.length };
+  }
+
+  private stack(entry: StackEntry, around: Around): StackScene {
+    const { lens } = this;
+    const { entries } = entry.inside;
+    const { nodes } = lens.frame;
+    const first = firstOverlay(lens, entry);
+    // an overlay over its region that lies on one over all has to lie above that
+    const lifted = entries.findIndex((each, i) => i >= first && overOf(nodes[each.node]!) === "all");
+    const isLocal = (i: number): boolean => lifted < 0 || i < lifted;
+    const isFull = (i: number): boolean => opensAt(lens, entry, i) === "fullscreen";
+    const last = lifted < 0 ? entries.length : lifted;
+    let lowest = first - 1;
+    for (let i = last - 1; i >= first; i -= 1)
+      if (isFull(i)) {
+        lowest = i;
+        break;
+      }
+    const scene: StackScene = { kind: "stack", entry, header: null, base: null, over: [] };
+    if (lowest < first) {
+      const base = entries[first - 1]!;
+      const place = this.inside(around, base, {
+        inert: around.inert || last > first,
+        beneath: around.beneath || first > 1,
+        closes: around.closes && first === 1,
+      });
+      if (hasHeader(lens, base, "push")) {
+        scene.header = this.draw(strip(lens, entry, base, place), place.focused);
+        place.closes = false;
+      }
+      scene.base = this.scene(base, place);
+    }
+    for (let i = Math.max(first, lowest); i < entries.length; i += 1) {
+      const each = entries[i]!;
+      const opens = opensAt(lens, entry, i) as OverlayScene["opens"];
+      const over = overOf(nodes[each.node]!);
+      const place = this.inside(around, each, {
+        narrow: around.narrow || isLifted(opens),
+        inert: isLocal(i) ? around.inert || i < last - 1 : false,
+        beneath: true,
+        closes: true,
+      });
+      if (place.focused && over === "all") this.headers.length = 0;
+      const header = hasHeader(lens, each, opens) ? this.draw(strip(lens, entry, each, place), place.focused) : null;
+      const made = { entry: each, opens, over, stack: entry, header } as OverlayScene;
+      if (header) place.closes = false;
+      if (isLocal(i)) scene.over.push(made);
+      else this.over.push(made);
+      made.child = this.scene(each, place);
+    }
+    return scene;
+  }
+
+  private hub(entry: HubEntry, around: Around): HubScene {
+    const { lens } = this;
+    const { active, tabs } = entry.inside;
+    const child = tabs[active]!;
+    const hub = lens.frame.nodes[entry.node] as HubNode;
+    const face = faceOf(lens.frame, hub, lens.view);
+    const isHidden = (face === "bar" || face === "top") && hidesBars(lens, child, around.narrow);
+    const bar =
+      face === null || isHidden
+        ? null
+        : {
+            hub: entry.node,
+            key: entry.key,
+            face,
+            active,
+            ...tabsOf(lens.frame, hub, face, lens.view, this.facts),
+            inert: around.inert,
+            open: false,
+            level: this.over.length,
+          };
+    const own = { ...around, menu: face === "drawer" };
+    const drawn = hub.strip
+      ? this.draw(
+          // what lies beneath a drawer's hub gives way to its button
+          strip(lens, entry, child, face === "drawer" ? { ...own, beneath: false } : own, true),
+          around.focused,
+        )
+      : null;
+    const place = this.inside(around, child, {
+      beneath: false,
+      menu: face === "drawer" && !hub.strip,
+      closes: around.closes && !hub.strip,
+    });
+    const header =
+      !child.inside && hasHeader(lens, child, "push")
+        ? this.draw(strip(lens, entry, child, place), place.focused)
+        : null;
+    if (header) place.closes = false;
+    return { kind: "hub", entry, bar, strip: drawn, header, child: this.scene(child, place) };
+  }
+
+  private pair(entry: PairEntry, around: Around): PairScene {
+    const { lens } = this;
+    const { list, detail } = entry.inside;
+    const split = isSplit(lens, entry, around.narrow);
+    const shown = split ? null : shownInside(lens, entry, around.narrow);
+    const pane = (name: Pane, child: Entry): PaneScene => {
+      const alone = !split && name === "detail";
+      const place = this.inside(around, child, {
+        beneath: around.beneath || alone,
+        menu: around.menu && (!split || name === "list"),
+        closes: around.closes && !alone,
+      });
+      const header =
+        !child.inside && hasHeader(lens, child, "push")
+          ? this.draw(strip(lens, entry, child, place), place.focused)
+          : null;
+      if (header) place.closes = false;
+      return { pane: name, header, child: this.scene(child, place) };
+    };
+    if (!detail) return { kind: "pair", entry, split, panes: [pane("list", list)] };
+    if (!split)
+      return { kind: "pair", entry, split, panes: [shown === list ? pane("list", list) : pane("detail", detail)] };
+    // the pane that is followed comes last, so that an overlay of its own lies above those of the other
+    if (shownInside(lens, entry, around.narrow) === list) {
+      const other = pane("detail", detail);
+      return { kind: "pair", entry, split, panes: [pane("list", list), other] };
+    }
+    return { kind: "pair", entry, split, panes: [pane("list", list), pane("detail", detail)] };
+  }
+}
+
+const eachSeen = (
+  scene: Scene,
+  screen: (scene: ScreenScene) => void,
+  bar: (bar: NonNullable<HubScene["bar"]>) => void,
+): void => {
+  switch (scene.kind) {
+    case "screen":
+      return screen(scene);
+    case "stack":
+      if (scene.base) eachSeen(scene.base, screen, bar);
+      for (const overlay of scene.over) eachSeen(overlay.child, screen, bar);
+      return;
+    case "hub":
+      if (scene.bar) bar(scene.bar);
+      return eachSeen(scene.child, screen, bar);
+    case "pair":
+      for (const pane of scene.panes) eachSeen(pane.child, screen, bar);
+  }
+};
+
+const outermost: Around = {
+  depth: 0,
+  focused: true,
+  narrow: false,
+  inert: false,
+  beneath: false,
+  closes: false,
+  menu: false,
 };
 
 export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
-  const path = focusPath(state.root);
-  const top = path.at(-1)!;
-  // from the inside out: whether something that shows below asks for the bars around it to go
-  const hides: boolean[] = [];
-  for (let i = path.length - 1, hidden = false; i >= 0; i -= 1) {
-    hides[i] = hidden;
-    hidden ||= frame.nodes[path[i]!.node]!.bars === "hide";
+  const lens = { frame, view };
+  const focus = focusPath(lens, state.root);
+  const builder = new SceneBuilder(lens, state.facts, focus);
+  const root = builder.scene(state.root, outermost);
+  const full = builder.over.findLastIndex((overlay) => overlay.opens === "fullscreen" && overlay.over === "all");
+  const base = full < 0 ? root : null;
+  const over = full < 0 ? builder.over : builder.over.slice(full);
+  const highest = builder.over.length;
+
+  const bars: SeenBar[] = [];
+  const screens: ScreenScene[] = [];
+  for (const scene of base ? [base, ...over.map((each) => each.child)] : over.map((each) => each.child))
+    eachSeen(
+      scene,
+      (screen) => {
+        screen.inert ||= screen.level < highest;
+        screens.push(screen);
+      },
+      (bar) => {
+        bar.inert ||= bar.level < highest;
+        bars.push(bar);
+      },
+    );
+  const drawer =
+    state.drawer === null
+      ? null
+      : (bars.find((bar) => bar.hub === state.drawer && bar.face === "drawer" && !bar.inert) ?? null);
+  if (drawer) {
+    for (const screen of screens) screen.inert = true;
+    for (const bar of bars) bar.inert = bar !== drawer;
+    drawer.open = true;
   }
-  const layers: Layer[] = [];
-  // whether an entry lies beneath, through nested stacks, up to the nearest hub
-  let beneath = false;
-  for (let i = 0; i < path.length - 1; i += 1) {
-    const container = path[i]!;
-    const child = path[i + 1]!;
-    const node = frame.nodes[container.node]!;
-    const drawn = (title: string, back: boolean): SeenHeader => ({ by: container.node, title, back });
-    const childNode = frame.nodes[child.node]!;
-    const title = () =>
-      fill(childNode.title ?? childNode.tab?.label ?? child.node, child.inside ? top.params : child.params);
-    if (isStack(container)) {
-      beneath ||= container.inside.entries.length > 1;
-      layers.push({
-        container,
-        child,
-        bar: null,
-        strip: null,
-        header: hasHeader(frame, child) ? drawn(title(), beneath) : null,
-      });
-    } else if (isHub(container)) {
-      const hub = node as HubNode;
-      const face = faceOf(frame, hub, view);
-      const seen = face !== null && !((face === "bar" || face === "top") && hides[i]);
-      layers.push({
-        container,
-        child,
-        bar: seen
-          ? {
-              hub: container.node,
-              face,
-              active: container.inside.active,
-              ...tabsOf(frame, hub, face, view, state.facts),
-            }
-          : null,
-        strip: hub.strip ? drawn(childNode.tab?.label ?? title(), beneath) : null,
-        header: !child.inside && hasHeader(frame, child) ? drawn(title(), false) : null,
-      });
-      beneath = false;
-    }
-  }
-  return { layers, top };
+  const at = overlayOn(lens, focus);
+  const shown = at < 0 ? null : focus[at + 1]!;
+  return {
+    base,
+    over,
+    focus,
+    top: focus.at(-1) as ScreenEntry,
+    overlay: shown && { node: shown.node, opens: wishOf(lens, shown) as OverlayScene["opens"] },
+    bars,
+    headers: builder.headers,
+    screens,
+    drawer: drawer?.hub ?? null,
+  };
 };

@@ -1,8 +1,20 @@
-import { againOf, backOf, keepOf } from "../frame/defaults.js";
+import { againOf, backOf, keepOf, startOf } from "../frame/defaults.js";
 import type { HubNode, Id } from "../frame/types.js";
+import { isNarrowIn, isSplit, type Lens, shownInside } from "./focus.js";
 import { fresh } from "./make.js";
 import { emptied, lose, nodeIn, type Run } from "./run.js";
-import { type Entry, type HubEntry, isHub, isStack, withEntries, withHub, withShown } from "./state.js";
+import {
+  type ContainerEntry,
+  type Entry,
+  type HubEntry,
+  isHub,
+  isPair,
+  isStack,
+  withChild,
+  withEntries,
+  withHub,
+  withPair,
+} from "./state.js";
 
 const hubNode = (run: Run, hub: HubEntry): HubNode => nodeIn(run, hub.node) as HubNode;
 
@@ -35,39 +47,58 @@ export const hubBack = (run: Run, hub: HubEntry): HubEntry | null => {
   const node = hubNode(run, hub);
   const { active, visits } = hub.inside;
   const rule = backOf(node);
-  const to = rule === "start" ? (node.start ?? node.children[0]) : rule === "visited" ? visits.at(-1) : undefined;
+  const to = rule === "start" ? startOf(node) : rule === "visited" ? visits.at(-1) : undefined;
   if (to === undefined || to === active) return null;
   const next = withTab(run, hub, to);
   return withHub(next, { visits: visits.filter((id) => id !== to && id !== active) });
 };
 
-/** An entry brought back to its first screen, everything above it closed; the same entry if it is there already. */
-export const atRoot = (run: Run, entry: Entry): Entry => {
+/**
+ * An entry brought back to its first screen, everything above it closed; the same entry if it is there already. A pair
+ * that is not split goes back to its list; of a split one each pane goes to its own first screen.
+ */
+export const atRoot = (run: Run, entry: Entry, narrow: boolean): Entry => {
   if (isStack(entry)) {
     const [first, ...above] = entry.inside.entries;
     for (const closed of above) lose(run, closed);
-    const inner = atRoot(run, first!);
+    const inner = atRoot(run, first!, narrow);
     return above.length === 0 && inner === first ? entry : withEntries(entry, [inner]);
   }
-  return isHub(entry) ? withShown(entry, atRoot(run, entry.inside.tabs[entry.inside.active]!)) : entry;
-};
-
-/** An entry with its top screen scrolled to the top. */
-export const scrolledUp = (entry: Entry): Entry => {
-  if (entry.inside) {
-    const shown = isStack(entry)
-      ? entry.inside.entries.at(-1)!
-      : (entry as HubEntry).inside.tabs[(entry as HubEntry).inside.active]!;
-    return withShown(entry, scrolledUp(shown));
+  if (isHub(entry)) {
+    const active = entry.inside.tabs[entry.inside.active]!;
+    return withChild(entry, active, atRoot(run, active, narrow));
   }
-  return entry.ui.scroll === 0 ? entry : { ...entry, ui: { ...entry.ui, scroll: 0 } };
+  if (!isPair(entry)) return entry;
+  const list = atRoot(run, entry.inside.list, narrow);
+  const { detail } = entry.inside;
+  if (isSplit(run, entry, narrow)) return withPair(entry, { list, detail: detail && atRoot(run, detail, narrow) });
+  if (detail && entry.inside.side === "detail") {
+    lose(run, detail);
+    return withPair(entry, { list, detail: null, side: "list" });
+  }
+  return withPair(entry, { list });
 };
 
-/** The hub when the tab already chosen is chosen again. */
-export const tabAgain = (run: Run, hub: HubEntry): HubEntry => {
+/** An entry with what shows in it scrolled to the top; of a split pair both panes. */
+export const scrolledUp = (lens: Lens, entry: Entry, narrow: boolean): Entry => {
+  if (!entry.inside) return entry.ui.scroll === 0 ? entry : { ...entry, ui: { ...entry.ui, scroll: 0 } };
+  if (isPair(entry) && isSplit(lens, entry, narrow)) {
+    const { list, detail } = entry.inside;
+    return withPair(entry, {
+      list: scrolledUp(lens, list, narrow),
+      detail: detail && scrolledUp(lens, detail, narrow),
+    });
+  }
+  const shown = shownInside(lens, entry as ContainerEntry, narrow);
+  const inner = scrolledUp(lens, shown, isNarrowIn(lens, entry, shown, narrow));
+  return withChild(entry as ContainerEntry, shown, inner);
+};
+
+/** The hub when the tab already chosen is chosen again. `narrow`: it stands inside a sheet, dialog or side. */
+export const tabAgain = (run: Run, hub: HubEntry, narrow: boolean): HubEntry => {
   const rule = againOf(hubNode(run, hub));
   if (rule === "none") return hub;
   const entry = hub.inside.tabs[hub.inside.active]!;
-  const first = rule === "root" ? atRoot(run, entry) : entry;
-  return withShown(hub, first === entry ? scrolledUp(entry) : first);
+  const first = rule === "root" ? atRoot(run, entry, narrow) : entry;
+  return withChild(hub, entry, first === entry ? scrolledUp(run, entry, narrow) : first);
 };

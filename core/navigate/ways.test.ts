@@ -54,9 +54,9 @@ describe("ways", () => {
 });
 
 test("of a frame that is not run no way is taken, and nothing is said of what a change would do to Back", () => {
-  const paired = tabbed({}, { c: { kind: "pair", list: "left", detail: "right" }, left: screen(), right: screen() });
-  expect(looksOf(paired, view, "item").map(({ taken }) => taken)).toEqual([null, null, null]);
-  const look = consequencesOf(paired, paired, view, "item");
+  const needy = tabbed({}, { c: screen({ needs: [{ fact: "in", is: true }] }) });
+  expect(looksOf(needy, view, "item").map(({ taken }) => taken)).toEqual([null, null, null]);
+  const look = consequencesOf(needy, needy, view, "item");
   expect(look).toMatchObject({ changed: [], broken: [], back: { before: [], after: [] } });
 });
 
@@ -111,7 +111,7 @@ describe("the reasons", () => {
     const { at } = run(frame, pick(3));
     const said = (edit: Edit) => {
       const next = after(edit);
-      return explainEdit(frame, next, view, at.state, refit(next, view, at.state)).join(" ");
+      return explainEdit(frame, next, view, at.state, refit(frame, next, view, at.state)).join(" ");
     };
     expect(said({ kind: "set", node: "c", key: "title", value: "See" })).toBe(
       "The frame changed, and the device kept its place on Item 3. The bar stays.",

@@ -5,8 +5,9 @@ import type { NavigationEvent } from "./events.js";
 import { isInRange } from "./range.js";
 import { exploreFrom, type Reached } from "./route.js";
 import { type Snapshot, snapshotOf } from "./snapshot.js";
-import { topOf } from "./state.js";
+import type { State } from "./state.js";
 import { launch, step } from "./step.js";
+import { surfaceOf } from "./surface.js";
 
 /** One way from a node to another: an action, a list's rows, or what a screen does by itself. */
 export interface Way {
@@ -93,13 +94,30 @@ const eventOf = (frame: Frame, way: Way): NavigationEvent => {
   return { do: "tap", action: way.action!, in: way.from };
 };
 
+/** What has to happen before a way can be taken: a drawer that holds it is opened. */
+const readyFor = (frame: Frame, view: View, state: State, way: Way): State | null => {
+  const { bars, screens } = surfaceOf(frame, state, view);
+  if (frame.nodes[way.from]?.kind !== "hub")
+    return screens.some(({ entry, inert }) => entry.node === way.from && !inert) ? state : null;
+  const bar = bars.find((each) => each.hub === way.from && !each.inert);
+  return bar?.face === "drawer" && !bar.open ? step(frame, view, state, { do: "menu", open: true }).state : state;
+};
+
 /** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view, or the frame is not run. */
 export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => {
   if (!isInRange(frame)) return null;
-  const reached = exploredOf(frame, view).get(way.from);
-  const from = reached?.state ?? step(frame, view, launch(frame, view).state, { do: "open", to: way.from }).state;
-  const hub = frame.nodes[way.from]?.kind === "hub";
-  if (!hub && topOf(from.root).node !== way.from) return null;
+  const explored = exploredOf(frame, view);
+  const isHub = frame.nodes[way.from]?.kind === "hub";
+  const reached = isHub
+    ? [...explored.values()].find(({ state }) => surfaceOf(frame, state, view).bars.some((bar) => bar.hub === way.from))
+    : explored.get(way.from);
+  const from = readyFor(
+    frame,
+    view,
+    reached?.state ?? step(frame, view, launch(frame, view).state, { do: "open", to: way.from }).state,
+    way,
+  );
+  if (!from) return null;
   let event = eventOf(frame, way);
   const node = frame.nodes[way.from];
   if (event.do === "pick" && node?.kind === "screen" && node.body && "rows" in node.body)

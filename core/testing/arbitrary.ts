@@ -1,13 +1,18 @@
 import fc from "fast-check";
-import type { Action, Do, Frame, Id, Node } from "../frame/types.js";
+import { childrenOf } from "../frame/defaults.js";
+import type { Action, Do, Frame, Id, Node, ScreenNode } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
+import type { View } from "../frame/view.js";
 import { plainFrame } from "../frame/write.js";
+import type { NavigationEvent } from "../navigate/events.js";
+import { choicesAt } from "../navigate/route.js";
+import type { State } from "../navigate/state.js";
 
 // random sound frames, events and edits, for the laws
 
 const pathOf = (id: Id, n: number): string | undefined => [undefined, `/${id}`, `/${id}/:x`, `/${id}/:x?`][n % 4];
 
-/** A sound frame of up to about 24 nodes: nested stacks and hubs, shared screens, actions of every kind, timers. */
+/** A sound frame of up to about 30 nodes: nested stacks, hubs and pairs, overlays, drawers, shared screens, actions of every kind, timers. */
 export const anyFrame = (): fc.Arbitrary<Frame> =>
   fc.array(fc.nat(1_000_000), { minLength: 60, maxLength: 160 }).map((dice) => {
     let at = 0;
@@ -16,6 +21,12 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     const nodes: Record<Id, Node> = {};
     const stacks: Id[] = [];
     let count = 0;
+    const lifted = (): Partial<ScreenNode> => ({
+      opens: of("push", "sheet", "fullscreen", "dialog", "side"),
+      ...(roll(3) === 0 && { over: "region" as const }),
+      ...(roll(3) === 0 && { opensIn: { lap: of("push", "dialog", "side") } }),
+      ...(roll(4) === 0 && { opensOn: { swipe: of("push", "sheet", "fullscreen") } }),
+    });
     const screen = (): Id => {
       const id = `s${(count += 1)}`;
       const path = pathOf(id, roll(4));
@@ -24,7 +35,8 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
         title: `${id} {x}`,
         ...(path && { path }),
         ...(roll(4) === 0 && { bars: "hide" as const }),
-        ...(roll(5) === 0 && { header: "off" as const }),
+        ...(roll(5) === 0 && { header: of("off", "on") }),
+        ...(roll(3) === 0 && lifted()),
       };
       return id;
     };
@@ -32,6 +44,13 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       const id = `n${(count += 1)}`;
       const children: Id[] = [];
       nodes[id] = { kind: "stack", children };
+      const over = depth > 0 && roll(3) === 0 ? lifted() : {};
+      if (depth > 0 && roll(4) === 0) {
+        const pane = (): Id => (depth < 3 && roll(2) === 0 ? container(depth + 1) : screen());
+        const [list, detail] = [pane(), pane()];
+        nodes[id] = { kind: "pair", list, detail, ...(roll(2) === 0 && { splitFrom: of("hand", "desk") }), ...over };
+        return id;
+      }
       const size = 1 + roll(4);
       for (let i = 0; i < size; i += 1) children.push(depth < 3 && roll(3) === 0 ? container(depth + 1) : screen());
       if (roll(2) === 0 && depth > 0)
@@ -43,9 +62,14 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
           back: of("start", "visited", "leave"),
           limit: 2 + roll(4),
           start: children[roll(children.length)]!,
+          strip: roll(3) === 0,
+          floating: roll(4) === 0,
+          faces: { hand: of("bar", "top", "drawer"), lap: of("rail", "drawer", "panel") },
+          extras: [{ id: "a0", label: "More", place: "footer", do: { kind: "open", to: children[0]! } }],
+          ...over,
         };
       else {
-        nodes[id] = { kind: "stack", children, start: children[roll(children.length)]! };
+        nodes[id] = { kind: "stack", children, start: children[roll(children.length)]!, ...over };
         stacks.push(id);
       }
       return id;
@@ -58,7 +82,7 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       const shared = all.filter(
         (id) =>
           nodes[id]!.kind === "screen" &&
-          !Object.values(nodes).some((node) => node.kind === "hub" && node.children.includes(id)),
+          !Object.values(nodes).some((node) => node.kind !== "stack" && childrenOf(node).includes(id)),
       );
       const id = shared[roll(Math.max(1, shared.length))];
       if (id && to.kind === "stack" && !to.children.includes(id)) to.children.push(id);
@@ -72,6 +96,7 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
           params: { x: of("1", "{x}", "{draft.name}") },
           how: of("add", "replace", "clear"),
           ...(roll(3) === 0 && { with: { w: "{x}" } }),
+          ...(roll(4) === 0 && { as: of("push", "sheet", "fullscreen", "dialog") }),
         }),
         () => ({ kind: "back" }),
         () => ({ kind: "close", give: { got: "{x}" } }),
@@ -118,13 +143,44 @@ const params = fc.dictionary(fc.constantFrom("x", "constructor", "y"), fc.string
   maxKeys: 2,
 });
 
-/** Any event, of which about one in ten is none. */
+/** The events a person could cause, by number: `eventAt` makes one of it that applies. */
+interface Choice {
+  do: "choice";
+  n: number;
+}
+
+const isChoice = (event: unknown): event is Choice =>
+  typeof event === "object" && event !== null && (event as Choice).do === "choice";
+
+/** What `anyEvent` means in a state. */
+export const eventAt = (frame: Frame, view: View, state: State, event: unknown): NavigationEvent => {
+  if (!isChoice(event)) return event as NavigationEvent;
+  if (state.outside) return { do: "return" };
+  const events = choicesAt(frame, view, state).map(([first]) => first!);
+  return events[event.n % events.length] ?? { do: "back" };
+};
+
+/** Any event: about one in two is one that a person could cause right then, about one in twenty is none at all. */
 export const anyEvent = (): fc.Arbitrary<unknown> =>
   fc.oneof(
-    { weight: 4, arbitrary: fc.record({ do: fc.constant("tap"), action: fc.constantFrom("a0", "a1", "a2") }) },
-    { weight: 3, arbitrary: fc.record({ do: fc.constant("pick"), row: fc.integer({ min: 1, max: 6 }) }) },
+    { weight: 30, arbitrary: fc.record({ do: fc.constant("choice"), n: fc.nat(1000) }) },
+    {
+      weight: 5,
+      arbitrary: fc.record(
+        { do: fc.constant("tap"), action: fc.constantFrom("a0", "a1", "a2"), in: anyId },
+        { requiredKeys: ["do", "action"] },
+      ),
+    },
+    {
+      weight: 4,
+      arbitrary: fc.record(
+        { do: fc.constant("pick"), row: fc.integer({ min: 1, max: 6 }), in: anyId },
+        { requiredKeys: ["do", "row"] },
+      ),
+    },
     { weight: 4, arbitrary: fc.record({ do: fc.constant("tab"), to: anyId }) },
     { weight: 3, arbitrary: fc.record({ do: fc.constantFrom("back", "up", "dismiss", "return", "kill", "menu") }) },
+    { weight: 1, arbitrary: fc.record({ do: fc.constant("menu"), open: fc.boolean() }) },
     {
       weight: 4,
       arbitrary: fc.record(
@@ -177,6 +233,12 @@ export const anyEdit = (): fc.Arbitrary<Edit> => {
       node: id,
       key: fc.constantFrom("title", "bars", "header"),
       value: fc.constantFrom(undefined, "hide", "on"),
+    }) as fc.Arbitrary<Edit>,
+    fc.record({
+      kind: fc.constant("set" as const),
+      node: id,
+      key: fc.constant("opens"),
+      value: fc.constantFrom(undefined, "sheet", "fullscreen", "dialog"),
     }) as fc.Arbitrary<Edit>,
     fc.record({
       kind: fc.constant("setFrame" as const),

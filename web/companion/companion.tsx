@@ -41,7 +41,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
   const target = targetIn(frame, view);
   const shown = ghost !== null ? ladder?.steps[ghost] : undefined;
   const scale = size ? Math.min(size.width / view.width, size.height / view.height, 1) : 0;
-  const address = beyond.length || state.outside ? null : addressOf(frame, topOf(state.root));
+  const address = beyond.length || state.outside ? null : addressOf(frame, topOf({ frame, view }, state.root));
 
   const climb = (steps: number) => {
     for (let i = 0; i < steps; i += 1) {

@@ -68,7 +68,7 @@ export const withFrame = (frame: Frame, device: Device, edit: Edit | null, befor
   const beyond = beyondRange(frame);
   // nothing of an app that was not run can be gone on with, nor of one that is not run any more
   if (beyond.length || device.beyond.length) return newDevice(frame, view);
-  const at: Step = { state: refit(frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
+  const at: Step = { state: refit(before ?? frame, frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
   const reasons = before ? explainEdit(before, frame, view, device.at.state, at.state) : [];
   return { view, beyond, at, reasons: reasons.length ? reasons : device.reasons };
 };

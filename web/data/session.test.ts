@@ -133,7 +133,16 @@ describe("an open frame", () => {
 });
 
 test("a frame that is not run is planned all the same, and run again once it can be", () => {
-  opened.edit({ kind: "set", node: "cover", key: "opens", value: "sheet" }, "Let it be a sheet");
+  opened.edit(
+    {
+      kind: "batch",
+      edits: [
+        { kind: "setFrame", key: "facts", value: [{ id: "in", label: "In" }] },
+        { kind: "set", node: "cover", key: "needs", value: [{ fact: "in", is: true }] },
+      ],
+    },
+    "Let it need something",
+  );
   expect(now().device.beyond).toHaveLength(1);
   opened.send(pick(1));
   opened.putDevice("item");
