@@ -7,6 +7,7 @@ import {
   type FactValue,
   type Frame,
   launch,
+  plainRegion,
   type NavigationEvent,
   readEvent,
   shown,
@@ -96,7 +97,7 @@ const play = async (file: string, options: PlayOptions): Promise<void> => {
 
   const printed = (at: Step) => ({
     ...snapshotOf(frame, view, at),
-    ...(options.regions && { regions: arrange(frame, at.state, view).map(({ key: _, ...region }) => region) }),
+    ...(options.regions && { regions: arrange(frame, at.state, view).map(plainRegion) }),
   });
   let at = launch(frame, view, facts);
   const snapshots = [printed(at)];

@@ -66,7 +66,7 @@ export { type Change, fold, type History, type HistoryEvent } from "./edit/histo
 export { duplicateOf, freeIdIn } from "./edit/naming.js";
 
 export type { Move, NavigationEvent, Note } from "./navigate/events.js";
-export { canGoUp } from "./navigate/back.js";
+export { canDismiss, canGoUp, upTakes } from "./navigate/back.js";
 export { type Consequences, consequencesOf } from "./navigate/consequences.js";
 export { explain, explainEdit } from "./navigate/explain.js";
 export { backEvent, type Ladder, ladderOf } from "./navigate/ladder.js";
@@ -82,6 +82,7 @@ export { launch, type Step, step, viewAfter } from "./navigate/step.js";
 export {
   type OverlayScene,
   type Scene,
+  type ScreenScene,
   type SeenBar,
   type SeenHeader,
   type Surface,
@@ -89,7 +90,15 @@ export {
 } from "./navigate/surface.js";
 export { exploredOf, looksOf, takeWay, type Way, waysIn, type WayInLook, waysOut } from "./navigate/ways.js";
 
-export { arrange, type ArrangeOptions, arrangeSurface, type Region, type Role } from "./arrange/arrange.js";
+export {
+  arrange,
+  type ArrangeOptions,
+  arrangeSurface,
+  plainRegion,
+  type Region,
+  type Role,
+} from "./arrange/arrange.js";
 
-export { type Card, fitPlan, type PlanLayout, planLayout, planSizes, type Plate } from "./plan/layout.js";
+export { fitPlan } from "./plan/fit.js";
+export { type Card, type PaneHead, type PlanLayout, planLayout, planSizes, type Plate } from "./plan/layout.js";
 export { stepsOf } from "./plan/steps.js";

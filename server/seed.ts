@@ -5,13 +5,15 @@ import { faultLine } from "../core/index.js";
 import { readFrame } from "../shape/read.js";
 import type { FrameStore } from "./frames/store.js";
 
-const demo = fileURLToPath(new URL("../demo/allotment.frame.json", import.meta.url));
+const demos = ["night-sky", "repair-cafe", "allotment"].map((name) =>
+  fileURLToPath(new URL(`../demo/${name}.frame.json`, import.meta.url)),
+);
 
-/** Puts frame files on the shelf whose names are not there yet; the demo on an empty one. Says what it could not use. */
+/** Puts frame files on the shelf whose names are not there yet; the demos on an empty one. Says what it could not use. */
 export const seed = async (store: FrameStore, files: readonly string[], say: (line: string) => void): Promise<void> => {
   const there = await store.list();
   const names = new Set(there.map((row) => row.name));
-  for (const file of there.length === 0 ? [demo, ...files] : files) {
+  for (const file of there.length === 0 ? [...demos, ...files] : files) {
     const text = await readFile(file, "utf8").catch((error: Error) => {
       say(`${file} was not put on the shelf: ${error.message}`);
       return null;

@@ -7,6 +7,9 @@ import {
   type OverlayScene,
   type PairScene,
   type Scene,
+  type ScreenScene,
+  type SeenBar,
+  type SeenHeader,
   type StackScene,
   type Surface,
   surfaceOf,
@@ -32,13 +35,20 @@ export type Role =
 export interface Region {
   role: Role;
   node: Id;
-  /** The key of the entry it belongs to: a screen's own for `content`, an overlay's for it and its scrim, else that of the container. */
-  key: number;
   x: number;
   y: number;
   width: number;
   height: number;
+  /** The key of the entry it belongs to: a screen's own for `content`, an overlay's for it and its scrim, else that of the container. */
+  key: number;
+  /** What is drawn there. */
+  screen?: ScreenScene;
+  header?: SeenHeader;
+  bar?: SeenBar;
 }
+
+/** A region's place alone, as it is printed. */
+export const plainRegion = ({ role, node, x, y, width, height }: Region) => ({ role, node, x, y, width, height });
 
 interface Box {
   x: number;
@@ -113,8 +123,8 @@ class Arrangement {
     return this.frame.theme?.sizes?.[name] ?? defaultSizes[name];
   }
 
-  private put(role: Role, node: Id, key: number, { x, y, width, height }: Box): void {
-    this.regions.push({ role, node, key, x, y, width, height });
+  private put(role: Role, node: Id, key: number, { x, y, width, height }: Box, drawn?: Partial<Region>): void {
+    this.regions.push({ role, node, x, y, width, height, key, ...drawn });
   }
 
   place(scene: Scene, area: Box): void {
@@ -123,7 +133,7 @@ class Arrangement {
         let box = area;
         for (const edge of ["top", "bottom", "left", "right"] as const)
           if (touches(area, this.view, edge)) box = cut(box, this.view, edge, 0).rest;
-        return this.put("content", scene.entry.node, scene.entry.key, box);
+        return this.put("content", scene.entry.node, scene.entry.key, box, { screen: scene });
       }
       case "stack":
         return this.stack(scene, area);
@@ -135,11 +145,11 @@ class Arrangement {
   }
 
   /** What shows in an area under a header strip, if there is one. */
-  private under(header: { by: Id } | null, key: number, scene: Scene, area: Box): void {
+  private under(header: SeenHeader | null, key: number, scene: Scene, area: Box): void {
     if (!header) return this.place(scene, area);
     const { strip, rest } = cut(area, this.view, "top", this.sizeOf("header"));
     this.place(scene, rest);
-    this.put("header", header.by, key, strip);
+    this.put("header", header.by, key, strip, { header });
   }
 
   private stack({ entry, header, base, over }: StackScene, area: Box): void {
@@ -150,19 +160,19 @@ class Arrangement {
 
   private hub({ entry, bar, strip: own, header, child }: HubScene, area: Box): void {
     const floats = (this.frame.nodes[entry.node] as HubNode).floating === true;
-    const around: [Role, Box][] = [];
+    const around: [Role, Box, Partial<Region>][] = [];
     let rest = area;
-    const take = (role: SizeName & Role, edge: Edge, over: boolean): void => {
+    const take = (role: SizeName & Role, edge: Edge, over: boolean, drawn: Partial<Region>): void => {
       const taken = cut(rest, this.view, edge, this.sizeOf(role));
-      around.push([role, taken.strip]);
+      around.push([role, taken.strip, drawn]);
       if (!over) rest = taken.rest;
     };
-    if (bar?.face === "rail" || bar?.face === "panel") take(bar.face, this.start, floats);
-    if (own) take("header", "top", false);
-    if (bar?.face === "top") take("top", "top", floats);
-    if (bar?.face === "bar") take("bar", "bottom", floats);
+    if (bar?.face === "rail" || bar?.face === "panel") take(bar.face, this.start, floats, { bar });
+    if (own) take("header", "top", false, { header: own });
+    if (bar?.face === "top") take("top", "top", floats, { bar });
+    if (bar?.face === "bar") take("bar", "bottom", floats, { bar });
     this.under(header, entry.key, child, rest);
-    for (const [role, box] of around.reverse()) this.put(role, entry.node, entry.key, box);
+    for (const [role, box, drawn] of around.reverse()) this.put(role, entry.node, entry.key, box, drawn);
   }
 
   private pair({ entry, split, panes }: PairScene, area: Box): void {
@@ -209,11 +219,12 @@ class Arrangement {
     return (edge === "start") === (this.start === "left") ? area.x : area.x + area.width - width;
   }
 
-  drawer(hub: Id, key: number): void {
+  drawer(bar: SeenBar): void {
+    const { hub, key } = bar;
     const area = this.whole();
     const width = Math.min(this.sizeOf("drawer"), Math.round(mostOf.drawer * area.width));
     this.put("scrim", hub, key, area);
-    this.put("drawer", hub, key, { ...area, width, x: this.sideX(area, width, "start") });
+    this.put("drawer", hub, key, { ...area, width, x: this.sideX(area, width, "start") }, { bar });
   }
 
   whole(): Box {
@@ -236,7 +247,7 @@ export const arrangeSurface = (frame: Frame, surface: Surface, view: View, optio
   if (surface.base) arrangement.place(surface.base, arrangement.whole());
   for (const overlay of surface.over) arrangement.overlay(overlay, arrangement.whole());
   const open = surface.bars.find((bar) => bar.open);
-  if (open) arrangement.drawer(open.hub, open.key);
+  if (open) arrangement.drawer(open);
   return arrangement.regions;
 };
 

@@ -35,7 +35,7 @@ describe("a drawer", () => {
     expect(run(drawer(), tab("bTab"))).toMatchObject({ top: "a", codes: ["ignored"] });
   });
   test("offers the hub's extras while it is open; a panel always does", () => {
-    const cover: NavigationEvent = { do: "tap", action: "cover", in: "home" };
+    const cover: NavigationEvent = tap("cover", "home");
     expect(run(drawer(), cover).codes).toEqual(["ignored"]);
     expect(run(drawer(), menu, cover)).toMatchObject({ top: "cover", bars: [] });
     expect(runIn(drawer(), { width: 700 }, cover).top).toBe("cover");

@@ -25,7 +25,7 @@ const close = (give?: Record<string, string>): NonNullable<ScreenNode["actions"]
   place: "body",
   do: { kind: "close", ...(give && { give }) },
 });
-const form = { kind: "form", fields: [{ id: "litres", label: "Litres", input: "text" }] } as const;
+const form: ScreenNode["body"] = { kind: "form", fields: [{ id: "litres", label: "Litres", input: "text" }] };
 
 /** A tab with a list, from which `log` opens as an overlay; `flow` is a stack of two steps that opens as one. */
 const logging = (log: Partial<ScreenNode> = { opens: "sheet" }, home: Partial<HubNode> = {}): Frame =>
@@ -65,7 +65,7 @@ describe("an overlay", () => {
   });
 
   test("makes inert what lies beneath: a tab, a row, an action there", () => {
-    for (const event of [tab("b"), { ...pick(3), in: "a" }, { do: "tap", action: "log", in: "a" }] as NavigationEvent[])
+    for (const event of [tab("b"), pick(3, "a"), tap("log", "a")] as NavigationEvent[])
       expect(run(logging(), tap("log"), event)).toMatchObject({ top: "log", codes: ["ignored"] });
   });
 
@@ -73,9 +73,7 @@ describe("an overlay", () => {
     const seen = run(logging({ opens: "sheet", over: "region" }), tap("log"));
     expect(seen.bars).toEqual([{ ...bar, inert: false }]);
     expect(run(logging({ opens: "sheet", over: "region" }), tap("log"), tab("b")).top).toBe("b");
-    expect(run(logging({ opens: "sheet", over: "region" }), tap("log"), { ...pick(3), in: "a" }).codes).toEqual([
-      "ignored",
-    ]);
+    expect(run(logging({ opens: "sheet", over: "region" }), tap("log"), pick(3, "a")).codes).toEqual(["ignored"]);
   });
 
   test("as a full screen covers everything; over its region alone it leaves the bar", () => {

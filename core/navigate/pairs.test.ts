@@ -78,26 +78,26 @@ describe("a pair that is split", () => {
     ]);
   });
   test("takes a row of its list while the detail is the top, and replaces that", () => {
-    const seen = wide(pick(3), tap("note"), { ...pick(4), in: "log" });
+    const seen = wide(pick(3), tap("note"), pick(4, "log"));
     expect(seen).toMatchObject({ top: "entry", params: { n: "4" }, trail: ["log", "entry"] });
     expect(seen.moves).toEqual([
       { kind: "replace", in: "nights", leaving: "night", entering: "night", toward: "forward" },
     ]);
   });
   test("with the same row again closes what lies above it", () => {
-    expect(wide(pick(3), tap("note"), { ...pick(3), in: "log" })).toMatchObject({
+    expect(wide(pick(3), tap("note"), pick(3, "log"))).toMatchObject({
       trail: ["log", "entry"],
       codes: ["already-there"],
     });
   });
   test("says what a replaced detail loses", () => {
-    expect(wide(pick(3), typing("cloud"), { ...pick(4), in: "log" }).codes).toEqual(["draft-lost"]);
+    expect(wide(pick(3), typing("cloud"), pick(4, "log")).codes).toEqual(["draft-lost"]);
   });
   test("lays what its detail opens on the detail", () => {
     expect(wide(pick(3), tap("entry"))).toMatchObject({ trail: ["log", "entry", "entry"], params: { n: "9" } });
   });
   test("follows its list while that has something above its first entry", () => {
-    const seen = wide(pick(3), { do: "tap", action: "older", in: "log" });
+    const seen = wide(pick(3), tap("older", "log"));
     expect(seen).toMatchObject({
       top: "older",
       shown: ["older", "entry"],
@@ -105,23 +105,18 @@ describe("a pair that is split", () => {
       trail: ["log", "older", "entry"],
     });
     // opened from the list's side it is a new detail, and Back goes through the list's own stack after it
-    const both = wide(pick(3), { do: "tap", action: "older", in: "log" }, openTo("note"));
+    const both = wide(pick(3), tap("older", "log"), openTo("note"));
     expect(both).toMatchObject({ top: "note", trail: ["log", "older", "note"], back: ["note", "exit"] });
   });
   test("closes the overlays of its list when the detail is opened", () => {
-    const seen = wide({ do: "tap", action: "filter", in: "log" }, { do: "tap", action: "entry", in: "filter" });
+    const seen = wide(tap("filter", "log"), tap("entry", "filter"));
     expect(seen).toMatchObject({ top: "entry", trail: ["log", "entry"], codes: ["closed"] });
   });
   test("leaves the detail usable under a sheet that covers its list alone", () => {
-    const shown = wide(pick(3), { do: "tap", action: "filter", in: "log" });
+    const shown = wide(pick(3), tap("filter", "log"));
     expect(shown).toMatchObject({ top: "filter", shown: ["log", "filter", "entry"], bars: [{ inert: false }] });
-    expect(
-      wide(pick(3), { do: "tap", action: "filter", in: "log" }, { ...typing("x"), in: "entry" } as NavigationEvent)
-        .codes,
-    ).toEqual([]);
-    expect(wide(pick(3), { do: "tap", action: "filter", in: "log" }, { ...pick(4), in: "log" }).codes).toEqual([
-      "ignored",
-    ]);
+    expect(wide(pick(3), tap("filter", "log"), typing("x", "name", "entry")).codes).toEqual([]);
+    expect(wide(pick(3), tap("filter", "log"), pick(4, "log")).codes).toEqual(["ignored"]);
   });
   test("keeps both panes when the device is turned, and shows the one opened last", () => {
     const turned = wide(pick(3), { do: "view", width: 390, height: 844 });

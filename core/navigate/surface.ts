@@ -64,6 +64,8 @@ export interface ScreenScene {
   inert: boolean;
   /** How many overlays over all lie beneath it. */
   level: number;
+  /** The innermost strip over it: where its own header actions stand; null if there is none. */
+  strip: SeenHeader | null;
 }
 export interface StackScene {
   kind: "stack";
@@ -140,6 +142,8 @@ interface Around {
   closes: boolean;
   /** The nearest hub shows as a drawer and draws no strip that could open it. */
   menu: boolean;
+  /** The innermost strip so far. */
+  strip: SeenHeader | null;
 }
 
 const hasHeader = (lens: Lens, child: Entry, opens: Opens): boolean => {
@@ -152,17 +156,6 @@ const titleOf = (lens: Lens, child: Entry, isTab = false): string => {
   const { title, tab } = lens.frame.nodes[child.node]!;
   const text = (isTab ? (tab?.label ?? title) : (title ?? tab?.label)) ?? child.node;
   return text.includes("{") ? fill(text, topOf(lens, child).params) : text;
-};
-
-const strip = (lens: Lens, by: Entry, child: Entry, around: Around, isTab = false): SeenHeader => {
-  const { closes, beneath, menu } = around;
-  return {
-    by: by.node,
-    title: titleOf(lens, child, isTab),
-    back: !closes && beneath,
-    menu: !closes && !beneath && menu,
-    close: closes,
-  };
 };
 
 /** Whether the topmost pushed entry in here asks for the bars around it to go. */
@@ -190,8 +183,19 @@ class SceneBuilder {
     return { ...around, ...change, depth, focused: around.focused && this.focus[depth] === child };
   }
 
-  private draw(header: SeenHeader, focused: boolean): SeenHeader {
-    if (focused) this.headers.push(header);
+  /** A strip over a child, which is then the innermost one in there. */
+  private draw(by: Entry, child: Entry, place: Around, isTab = false): SeenHeader {
+    const { closes, beneath, menu } = place;
+    const header = {
+      by: by.node,
+      title: titleOf(this.lens, child, isTab),
+      back: !closes && beneath,
+      menu: !closes && !beneath && menu,
+      close: closes,
+    };
+    if (place.focused) this.headers.push(header);
+    place.closes = false;
+    place.strip = header;
     return header;
   }
 
@@ -199,7 +203,13 @@ class SceneBuilder {
     if (isStack(entry)) return this.stack(entry, around);
     if (isHub(entry)) return this.hub(entry, around);
     if (isPair(entry)) return this.pair(entry, around);
-    return { kind: "screen", entry: entry as ScreenEntry, inert: around.inert, level: this.over.length };
+    return {
+      kind: "screen",
+      entry: entry as ScreenEntry,
+      inert: around.inert,
+      level: this.over.length,
+      strip: around.strip,
+    };
   }
 
   private stack(entry: StackEntry, around: Around): StackScene {
@@ -227,8 +237,7 @@ class SceneBuilder {
         closes: around.closes && first === 1,
       });
       if (hasHeader(lens, base, "push")) {
-        scene.header = this.draw(strip(lens, entry, base, place), place.focused);
-        place.closes = false;
+        scene.header = this.draw(entry, base, place);
       }
       scene.base = this.scene(base, place);
     }
@@ -241,11 +250,11 @@ class SceneBuilder {
         inert: isLocal(i) ? around.inert || i < last - 1 : false,
         beneath: true,
         closes: true,
+        strip: null,
       });
       if (place.focused && over === "all") this.headers.length = 0;
-      const header = hasHeader(lens, each, opens) ? this.draw(strip(lens, entry, each, place), place.focused) : null;
+      const header = hasHeader(lens, each, opens) ? this.draw(entry, each, place) : null;
       const made = { entry: each, opens, over, stack: entry, header } as OverlayScene;
-      if (header) place.closes = false;
       if (isLocal(i)) scene.over.push(made);
       else this.over.push(made);
       made.child = this.scene(each, place);
@@ -273,24 +282,16 @@ class SceneBuilder {
             open: false,
             level: this.over.length,
           };
-    const own = { ...around, menu: face === "drawer" };
-    const drawn = hub.strip
-      ? this.draw(
-          // what lies beneath a drawer's hub gives way to its button
-          strip(lens, entry, child, face === "drawer" ? { ...own, beneath: false } : own, true),
-          around.focused,
-        )
-      : null;
+    // what lies beneath a drawer's hub gives way to its button
+    const own = { ...around, menu: face === "drawer", beneath: around.beneath && face !== "drawer" };
+    const drawn = hub.strip ? this.draw(entry, child, own, true) : null;
     const place = this.inside(around, child, {
       beneath: false,
       menu: face === "drawer" && !hub.strip,
       closes: around.closes && !hub.strip,
+      strip: drawn ?? around.strip,
     });
-    const header =
-      !child.inside && hasHeader(lens, child, "push")
-        ? this.draw(strip(lens, entry, child, place), place.focused)
-        : null;
-    if (header) place.closes = false;
+    const header = !child.inside && hasHeader(lens, child, "push") ? this.draw(entry, child, place) : null;
     return { kind: "hub", entry, bar, strip: drawn, header, child: this.scene(child, place) };
   }
 
@@ -306,11 +307,7 @@ class SceneBuilder {
         menu: around.menu && (!split || name === "list"),
         closes: around.closes && !alone,
       });
-      const header =
-        !child.inside && hasHeader(lens, child, "push")
-          ? this.draw(strip(lens, entry, child, place), place.focused)
-          : null;
-      if (header) place.closes = false;
+      const header = !child.inside && hasHeader(lens, child, "push") ? this.draw(entry, child, place) : null;
       return { pane: name, header, child: this.scene(child, place) };
     };
     if (!detail) return { kind: "pair", entry, split, panes: [pane("list", list)] };
@@ -353,6 +350,7 @@ const outermost: Around = {
   beneath: false,
   closes: false,
   menu: false,
+  strip: null,
 };
 
 export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {

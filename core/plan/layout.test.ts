@@ -1,8 +1,10 @@
+import { viewOf } from "../frame/view.js";
 import fc from "fast-check";
 import { anyEdit, anyFrame } from "../testing/arbitrary.js";
 import { frameOf, opening, screen, stack, tabbed } from "../testing/frames.js";
 import { applyEdit, applySoundly } from "../edit/apply.js";
-import { type Placed, fitPlan, planLayout } from "./layout.js";
+import { fitPlan } from "./fit.js";
+import { type Placed, planLayout } from "./layout.js";
 import { stepsOf } from "./steps.js";
 import type { StackNode } from "../frame/types.js";
 
@@ -39,6 +41,29 @@ describe("the plan", () => {
     expect(first.x).toBeGreaterThanOrEqual(teeth[0]!.x);
     expect(first.x + first.width).toBeLessThanOrEqual(teeth[0]!.x + teeth[0]!.width);
     expect(first.y).toBeGreaterThanOrEqual(teeth[0]!.y + teeth[0]!.height);
+  });
+  test("overlays lie on a strip at the foot of their stack, by the view", () => {
+    const frame = tabbed({}, { deep: screen({ opens: "sheet", opensIn: { desk: "push" } }) });
+    const { cards, covers } = planLayout(frame);
+    const deep = cards.find((card) => card.id === "deep")!;
+    const strip = covers.find((each) => each.stack === "aTab")!;
+    expect(deep.covers).toBe(true);
+    expect(inside(deep, strip)).toBe(true);
+    expect(
+      cards.filter((card) => card.parent === "aTab" && card !== deep).every((card) => card.y + card.height < strip.y),
+    ).toBe(true);
+    const wide = planLayout(frame, { view: viewOf(frame, { width: 1200 }) });
+    expect(wide.covers.some((each) => each.stack === "aTab")).toBe(false);
+  });
+  test("a pair has its panes side by side under their names, with a gutter between", () => {
+    const frame = tabbed({}, { c: { kind: "pair", list: "rows", detail: "one" }, rows: screen(), one: screen() });
+    const { panes, cards } = planLayout(frame);
+    expect(panes.map(({ id, pair, pane }) => [id, pair, pane])).toEqual([
+      ["rows", "c", "list"],
+      ["one", "c", "detail"],
+    ]);
+    expect(panes[1]!.x).toBeGreaterThan(panes[0]!.x + panes[0]!.width);
+    expect(cards.find((card) => card.id === "one")!.x).toBeGreaterThan(panes[1]!.x);
   });
   test("screens beside a hub lie on a strip of what covers it, loose ones in a tray at the foot", () => {
     const { cards, covers, tray, plates } = planLayout(tabbed({}, { alone: screen() }));

@@ -1,6 +1,8 @@
-import { childrenOf } from "../frame/defaults.js";
+import { childrenOf, startOf } from "../frame/defaults.js";
 import { indexOf } from "../frame/frame-index.js";
-import type { Frame, Id, NodeKind } from "../frame/types.js";
+import { opensOf } from "../frame/opens.js";
+import type { Frame, Id, Node, NodeKind } from "../frame/types.js";
+import type { View } from "../frame/view.js";
 import { type Stepped, stepsOf } from "./steps.js";
 
 /** The measures of a plan, px. */
@@ -18,8 +20,10 @@ export interface PlanSizes {
   head: number;
   /** A hub's comb tooth. */
   tooth: number;
-  /** The strip with the name of what lies over the rest of a stack. */
+  /** The strip with the name of what lies over the rest of a stack, and the name under each card there. */
   caption: number;
+  /** Between the panes of a pair. */
+  gutter: number;
 }
 
 export const planSizes: PlanSizes = {
@@ -32,6 +36,7 @@ export const planSizes: PlanSizes = {
   head: 30,
   tooth: 34,
   caption: 22,
+  gutter: 18,
 };
 
 /** A rectangle of the plan, px. */
@@ -58,7 +63,7 @@ export interface Card extends Placed {
   picture: boolean;
   taps: number;
   under: Id | null;
-  /** It stands beside a container in the same stack, and covers it. */
+  /** It stands on a strip of what lies over the rest of its stack. */
   covers: boolean;
 }
 
@@ -67,9 +72,16 @@ export interface Tooth extends Placed {
   hub: Id;
 }
 
-/** The strip on which lie the screens that cover what stands beside them. */
+/** The name of a pair's pane, over what stands in it. */
+export interface PaneHead extends Placed {
+  pair: Id;
+  pane: "list" | "detail";
+}
+
+/** The strip on which lies what covers the rest of its stack: overlays, and screens pushed over a container. */
 export interface CoverStrip extends Placed {
   stack: Id;
+  depth: number;
 }
 
 export interface PlanLayout {
@@ -79,6 +91,7 @@ export interface PlanLayout {
   cards: Card[];
   teeth: Tooth[];
   covers: CoverStrip[];
+  panes: PaneHead[];
   /** Where the loose nodes lie; null if there are none. */
   tray: { x: number; y: number; width: number; height: number } | null;
 }
@@ -136,11 +149,15 @@ export interface PlanOptions {
   spread?: number;
   /** Which screens show their picture; default all. */
   pictured?: (id: Id) => boolean;
+  /** What is an overlay depends on it; default: what says so for all views. */
+  view?: View;
 }
 
 const measured = (frame: Frame, options: PlanOptions) => {
   const sizes = options.sizes ?? planSizes;
-  const { gap, pad, head, tooth, step, mostSteps, caption } = sizes;
+  const { gap, pad, head, tooth, step, mostSteps, caption, gutter } = sizes;
+  const { view } = options;
+  const isOverlay = (node: Node): boolean => (view ? opensOf(frame, node, view) : (node.opens ?? "push")) !== "push";
   const pictured = options.pictured ?? (() => true);
   const spread = options.spread ?? 0;
 
@@ -154,6 +171,41 @@ const measured = (frame: Frame, options: PlanOptions) => {
     made.taps = taps;
     made.under = under;
     return made;
+  };
+
+  /**
+   * A strip with what lies over the rest of a stack, each thing with its name under it: in rows that wrap where `wraps`
+   * says, or in columns as high as `room`.
+   */
+  const stripOf = (
+    stack: Id,
+    over: readonly Stepped[],
+    wraps: ((x: number, width: number) => boolean) | null,
+    room = Infinity,
+  ): PlateBox => {
+    const strip = new PlateBox(stack, stack, "covers");
+    let x = pad;
+    let y = caption;
+    let [wide, tall, right, foot] = [0, 0, 0, 0];
+    for (const each of over) {
+      const inner = frame.nodes[each.id]!.kind === "screen" ? hung(each.id, stack, each) : box(each.id, stack);
+      const height = inner.height + (inner instanceof CardBox && inner.picture ? caption - 4 : 0);
+      if (inner instanceof CardBox) inner.covers = true;
+      if (wraps && x > pad && wraps(x, inner.width)) [x, y, tall] = [pad, y + tall + gap, 0];
+      if (!wraps && y > caption && y + height + pad > room) [x, y, wide] = [x + wide + gap, caption, 0];
+      inner.x = x;
+      inner.y = y;
+      strip.inner.push(inner);
+      wide = Math.max(wide, inner.width);
+      tall = Math.max(tall, height);
+      right = Math.max(right, x + inner.width);
+      foot = Math.max(foot, y + height);
+      if (wraps) x += inner.width + gap;
+      else y += height + gap;
+    }
+    strip.width = right + pad;
+    strip.height = foot + pad / 2;
+    return strip;
   };
 
   const box = (id: Id, parent: Id | null, column = false): Box => {
@@ -181,10 +233,30 @@ const measured = (frame: Frame, options: PlanOptions) => {
       made.height = Math.max(bottom, head + tooth) + pad;
       return made;
     }
-    const stepped =
-      node.kind === "stack"
-        ? stepsOf(frame, node)
-        : childrenOf(node).map((child) => ({ id: child, taps: 0, under: null }));
+    if (node.kind === "pair") {
+      let x = pad;
+      let bottom = 0;
+      const up = column ? 0 : head;
+      for (const child of childrenOf(node)) {
+        const inner = box(child, id, true);
+        const leaf = inner instanceof CardBox;
+        const width = Math.max(inner.width + (leaf ? 2 * pad : 0), sizes.card.width + 2 * pad);
+        inner.x = x + (leaf ? pad : 0);
+        inner.y = up + caption + (leaf ? pad : 0);
+        if (!leaf) inner.width = width;
+        made.teeth = [...made.teeth, { id: child, x, width }];
+        made.inner.push(inner);
+        x += width + gutter;
+        bottom = Math.max(bottom, inner.y + inner.height);
+      }
+      made.width = Math.max(x - gutter + pad, 2 * sizes.card.width);
+      made.height = Math.max(bottom, up + caption) + pad;
+      return made;
+    }
+    const all = stepsOf(frame, node);
+    const start = startOf(node);
+    const lifted = all.filter((child) => child.id !== start && isOverlay(frame.nodes[child.id]!));
+    const stepped = lifted.length ? all.filter((child) => !lifted.includes(child)) : all;
     const firstContainer = stepped.findIndex((child) => frame.nodes[child.id]!.kind !== "screen");
     const columnOf = (list: typeof stepped, x: number): { width: number; bottom: number } => {
       let y = top;
@@ -202,14 +274,27 @@ const measured = (frame: Frame, options: PlanOptions) => {
     };
     if (firstContainer < 0) {
       const { width, bottom } = columnOf(stepped, pad);
-      made.width = Math.max(width, sizes.card.width) + 2 * pad;
+      const wide = Math.max(width, sizes.card.width);
+      made.width = wide + 2 * pad;
       made.height = Math.max(bottom - gap, top) + pad;
+      if (lifted.length === 0) return made;
+      // in a column the strip stands at the foot, as wide as the column has room
+      const strip = stripOf(id, lifted, (x, width) => x + width > Math.max(wide, 2 * sizes.card.width + gap));
+      strip.x = pad / 2;
+      strip.y = bottom;
+      strip.width = Math.max(strip.width, wide + pad);
+      made.inner.push(strip);
+      made.width = Math.max(made.width, strip.width + pad);
+      made.height = strip.y + strip.height + pad;
       return made;
     }
     // a stack with containers: what comes before them, the containers side by side, what lies over them
     const before = stepped.slice(0, firstContainer);
     const containers = stepped.slice(firstContainer).filter((child) => frame.nodes[child.id]!.kind !== "screen");
-    const over = stepped.slice(firstContainer).filter((child) => frame.nodes[child.id]!.kind === "screen");
+    const over = [
+      ...stepped.slice(firstContainer).filter((child) => frame.nodes[child.id]!.kind === "screen"),
+      ...lifted,
+    ];
     let x = pad;
     let bottom = top;
     if (before.length) {
@@ -229,31 +314,10 @@ const measured = (frame: Frame, options: PlanOptions) => {
       bottom = Math.max(bottom, top + inner.height);
     }
     if (over.length) {
-      const strip = new PlateBox(id, id, "covers");
+      const room = Math.max(bottom - top, 0);
+      const strip = stripOf(id, over, null, room);
       strip.x = x;
       strip.y = top;
-      const room = Math.max(bottom - top, 0);
-      let cx = pad;
-      let cy = caption;
-      let wide = 0;
-      let tall = 0;
-      for (const each of over) {
-        const inner = hung(each.id, id, each);
-        inner.covers = true;
-        if (cy > caption && cy + inner.height + pad > room) {
-          cx += wide + gap;
-          cy = caption;
-          wide = 0;
-        }
-        inner.x = cx;
-        inner.y = cy;
-        cy += inner.height + gap;
-        wide = Math.max(wide, inner.width);
-        tall = Math.max(tall, cy - gap);
-        strip.inner.push(inner);
-      }
-      strip.width = cx + wide + pad;
-      strip.height = Math.max(tall + pad, 0);
       made.inner.push(strip);
       x += strip.width + gap;
       bottom = Math.max(bottom, top + strip.height);
@@ -267,12 +331,21 @@ const measured = (frame: Frame, options: PlanOptions) => {
 
 /**
  * The plan of a frame: plates inside plates, a hub's tabs side by side under its comb, a stack's screens one step in
- * and down for each tap from its start, loose nodes in a tray at the foot. Deterministic; two passes, linear.
+ * and down for each tap from its start, what lies over them on a strip, a pair's panes with a gutter between, loose nodes in a tray at the foot. Deterministic; two passes, linear.
  */
 export const planLayout = (frame: Frame, options: PlanOptions = {}): PlanLayout => {
-  const { gap, pad, head, tooth } = options.sizes ?? planSizes;
+  const { gap, pad, head, tooth, caption } = options.sizes ?? planSizes;
   const box = measured(frame, options);
-  const layout: PlanLayout = { width: 0, height: 0, plates: [], cards: [], teeth: [], covers: [], tray: null };
+  const layout: PlanLayout = {
+    width: 0,
+    height: 0,
+    plates: [],
+    cards: [],
+    teeth: [],
+    covers: [],
+    panes: [],
+    tray: null,
+  };
 
   const place = (made: Box, left: number, up: number, depth: number): void => {
     const x = left + made.x;
@@ -284,21 +357,29 @@ export const planLayout = (frame: Frame, options: PlanOptions = {}): PlanLayout 
       return;
     }
     const { id, parent, width, height } = made;
-    if (made.kind === "covers") layout.covers.push({ id, parent, x, y, width, height, stack: id });
+    if (made.kind === "covers") layout.covers.push({ id, parent, x, y, width, height, stack: id, depth });
     else layout.plates.push({ id, parent, x, y, width, height, kind: made.kind, depth, column: made.column });
-    for (const each of made.teeth)
-      layout.teeth.push({
-        id: each.id,
-        parent: id,
-        x: x + each.x,
-        y: y + head,
-        width: each.width,
-        height: tooth,
-        hub: id,
+    if (made.kind === "pair") {
+      const up = y + (made.column ? 0 : head);
+      made.teeth.forEach((each, i) => {
+        const at = { x: x + each.x, y: up, width: each.width, height: caption };
+        layout.panes.push({ id: each.id, parent: id, ...at, pair: id, pane: i === 0 ? "list" : "detail" });
       });
+    } else
+      for (const each of made.teeth)
+        layout.teeth.push({
+          id: each.id,
+          parent: id,
+          x: x + each.x,
+          y: y + head,
+          width: each.width,
+          height: tooth,
+          hub: id,
+        });
     for (const inner of made.inner) {
       // a tab's column reaches down to the foot of its hub
-      if (made.kind === "hub" && inner instanceof PlateBox) inner.height = height - inner.y - pad;
+      if ((made.kind === "hub" || made.kind === "pair") && inner instanceof PlateBox)
+        inner.height = height - inner.y - pad;
       place(inner, x, y, depth + 1);
     }
   };
@@ -332,55 +413,4 @@ export const planLayout = (frame: Frame, options: PlanOptions = {}): PlanLayout 
     layout.height = y + layout.tray.height;
   }
   return layout;
-};
-
-const cardWidths = [150, 140, 130, 122, 114, 106, 98, 90];
-/** How tall a card's picture is for its width: a tall view is cut short where the room is low. */
-const cardShapes = [1.4, 1.25, 1.1];
-/** Measuring every width of a frame larger than this costs more than it tells: it will not fit. */
-const mostFitted = 400;
-const mostSpread = 70;
-
-/** How many tabs side by side take part when a plan is spread. */
-const spreadTabs = (layout: PlanLayout): number => {
-  const wholes = new Set(
-    layout.plates.filter((plate) => plate.kind === "hub" && !plate.column).map((plate) => plate.id),
-  );
-  return layout.teeth.filter((tooth) => wholes.has(tooth.hub)).length;
-};
-
-/**
- * The plan with cards as large as the room lets them be: all of it in sight if that goes, else as wide as the room; with
- * less than 90 px for a card, title rows, and pictures only for `kept` (those beside the chosen one). Room that is left
- * beside is spread over the tabs.
- */
-export const fitPlan = (
-  frame: Frame,
-  room: { width: number; height: number },
-  aspect: number,
-  kept: (id: Id) => boolean = () => false,
-): PlanLayout => {
-  const sized = (width: number, shape: number): PlanSizes => ({
-    ...planSizes,
-    card: { width, height: Math.round(width * Math.min(aspect, shape)) },
-    row: { ...planSizes.row, width: Math.max(planSizes.row.width, width) },
-  });
-  const spread = (options: PlanOptions, layout: PlanLayout): PlanLayout => {
-    const tabs = spreadTabs(layout);
-    const each = tabs === 0 ? 0 : Math.min(mostSpread, Math.floor((room.width - layout.width) / tabs));
-    return each > 0 ? planLayout(frame, { ...options, spread: each }) : layout;
-  };
-  if (Object.keys(frame.nodes).length <= mostFitted) {
-    let widest: [PlanOptions, PlanLayout] | null = null;
-    for (const width of cardWidths)
-      for (const shape of cardShapes) {
-        const options = { sizes: sized(width, shape) };
-        const layout = planLayout(frame, options);
-        if (layout.width > room.width) break;
-        if (layout.height <= room.height) return spread(options, layout);
-        if (layout.height <= 2.2 * room.height && shape === cardShapes[0]) widest = [options, layout];
-      }
-    if (widest) return spread(...widest);
-  }
-  return planLayout(frame, { sizes: sized(96, cardShapes[0]!), pictured: kept });
 };

@@ -83,8 +83,8 @@ export const runIn = (frame: Frame, given: Partial<View>, ...events: NavigationE
 
 export const run = (frame: Frame, ...events: NavigationEvent[]): Run => runIn(frame, {}, ...events);
 
-export const pick = (row: number): NavigationEvent => ({ do: "pick", row });
-export const tap = (action: string): NavigationEvent => ({ do: "tap", action });
+export const pick = (row: number, at?: Id): NavigationEvent => ({ do: "pick", row, ...(at && { in: at }) });
+export const tap = (action: string, at?: Id): NavigationEvent => ({ do: "tap", action, ...(at && { in: at }) });
 export const tab = (to: Id): NavigationEvent => ({ do: "tab", to });
 export const openTo = (
   to: Id,
@@ -98,5 +98,10 @@ export const openTo = (
 });
 export const back: NavigationEvent = { do: "back" };
 export const up: NavigationEvent = { do: "up" };
-export const typing = (text: string, field = "name"): NavigationEvent => ({ do: "type", field, text });
+export const typing = (text: string, field = "name", at?: Id): NavigationEvent => ({
+  do: "type",
+  field,
+  text,
+  ...(at && { in: at }),
+});
 export const wait = (ms: number): NavigationEvent => ({ do: "wait", ms });

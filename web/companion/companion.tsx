@@ -131,6 +131,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
       {ladder ? (
         <LadderLine
           frame={frame}
+          view={view}
           state={state}
           ladder={ladder}
           onHover={setGhost}

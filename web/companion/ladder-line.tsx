@@ -1,7 +1,8 @@
-import { canGoUp, type Frame, type Ladder, nameOf, type State, topOf } from "../../core/index.js";
+import { canGoUp, type Frame, type Ladder, type Lens, nameOf, type State, topOf, type View } from "../../core/index.js";
 
 export interface LadderLineProps {
   frame: Frame;
+  view: View;
   state: State;
   ladder: Ladder;
   /** The step that is pointed at, from 0; null when none is. */
@@ -13,16 +14,17 @@ const ends = { exit: "leaves the app", stay: "nothing goes back", loop: "goes ro
 const most = 9;
 
 /** Nothing goes back, though something lies beneath: the person is caught. At the bottom nothing has to. */
-const isTrap = (state: State, ladder: Ladder): boolean =>
-  ladder.end === "loop" || (ladder.end === "stay" && canGoUp(ladder.steps.at(-1) ?? state));
+const isTrap = (lens: Lens, state: State, ladder: Ladder): boolean =>
+  ladder.end === "loop" || (ladder.end === "stay" && canGoUp(lens, ladder.steps.at(-1) ?? state));
 
-const topName = (frame: Frame, state: State): string => {
-  const top = topOf(state.root);
-  return nameOf(frame, top.node, top.params);
+const topName = (lens: Lens, state: State): string => {
+  const top = topOf(lens, state.root);
+  return nameOf(lens.frame, top.node, top.params);
 };
 
 /** The ladder: where the device is, then each next Back by number, down to the end. */
-export function LadderLine({ frame, state, ladder, onHover, onClimb }: LadderLineProps) {
+export function LadderLine({ frame, view, state, ladder, onHover, onClimb }: LadderLineProps) {
+  const lens = { frame, view };
   const cut = ladder.steps.length > most;
   const steps = cut ? ladder.steps.slice(0, most - 1) : ladder.steps;
   const step = "flex h-6.5 max-w-40 items-center gap-1.5 truncate border px-1.5";
@@ -31,7 +33,7 @@ export function LadderLine({ frame, state, ladder, onHover, onClimb }: LadderLin
       <ol className="flex h-14.5 flex-wrap content-start items-center gap-x-1 gap-y-1 overflow-y-auto">
         <li className="pr-1 font-semibold">Back</li>
         <li className={`${step} rounded-sm border-petrol bg-petrol-soft font-semibold`} aria-current="step">
-          {topName(frame, state)}
+          {topName(lens, state)}
         </li>
         {steps.map((after, i) => (
           <li key={i} className="min-w-0">
@@ -46,13 +48,13 @@ export function LadderLine({ frame, state, ladder, onHover, onClimb }: LadderLin
               title={`Go back ${i + 1} ×`}
             >
               <span className="mono text-ink-2">{i + 1}</span>
-              <span className="truncate">{topName(frame, after)}</span>
+              <span className="truncate">{topName(lens, after)}</span>
             </button>
           </li>
         ))}
         {cut && <li className="px-1 text-ink-2">and {ladder.steps.length - steps.length} more</li>}
         <li
-          className={`${step} rounded-sm border-dashed ${isTrap(state, ladder) ? "border-clay text-clay" : "border-field text-ink-2"}`}
+          className={`${step} rounded-sm border-dashed ${isTrap(lens, state, ladder) ? "border-clay text-clay" : "border-field text-ink-2"}`}
         >
           <span className="mono">{ladder.steps.length + 1}</span>
           {ends[ladder.end]}

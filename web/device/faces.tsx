@@ -39,8 +39,8 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
   const [listed, setListed] = useState(false);
   const hub = frame.nodes[bar.hub] as HubNode;
   const mark = frame.theme?.mark ?? "fill";
-  const column = bar.face === "rail" || bar.face === "panel";
-  const wide = bar.face === "panel";
+  const wide = bar.face === "panel" || bar.face === "drawer";
+  const column = wide || bar.face === "rail";
   const labels = labelsOf(hub);
 
   const tab = (

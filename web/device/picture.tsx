@@ -155,7 +155,13 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
   const fontSize = Math.min(11, Math.max(7.5, width / 11));
   // a tall view is cut short in the middle of its content: what lies at its foot moves up
   const over = Math.max(0, view.height * scale - height);
+  // but not where something lies over it: that has to keep its share of the height
+  const lies = regions.some((region) => lifted.has(region.role) && region.role !== "fullscreen");
   const boxOf = (region: Region): Box => {
+    if (lies && over > 0 && region.role !== "bar") {
+      const down = height / view.height;
+      return { x: region.x * scale, y: region.y * down, width: region.width * scale, height: region.height * down };
+    }
     const top = region.y * scale;
     const bottom = (region.y + region.height) * scale;
     const from = region.y > view.height / 2 ? top - over : top;
@@ -169,23 +175,51 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
   // a strip too low for its title is drawn as high as that needs, at the cost of the content under it
   const titled = (box: Box): Box => ({ ...box, height: Math.max(box.height, fontSize + 5) });
   const strips = regions.filter((region) => region.role === "header").map(boxOf);
-  const pushed = strips.reduce((sum, strip) => sum + titled(strip).height - strip.height, 0);
-  const node = frame.nodes[surface.top.node] as ScreenNode;
-  const actions = node.actions ?? [];
-  const headers = surface.layers.flatMap((layer) => [layer.strip, layer.header].filter((header) => header !== null));
+  const isOver = (strip: Box, box: Box): boolean =>
+    strip.x <= box.x && box.x < strip.x + strip.width && Math.abs(strip.y + strip.height - box.y) < 1;
+  const pushedBy = (box: Box): number =>
+    strips
+      .filter((strip) => isOver(strip, box))
+      .reduce((sum, strip) => Math.max(sum, titled(strip).height - strip.height), 0);
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden className="block">
       <rect width={width} height={height} fill={colours.page} />
-      {regions.map((region) => {
+      {regions.map((region, i) => {
         const drawnBox = boxOf(region);
         const box =
           region.role === "header"
             ? titled(drawnBox)
             : region.role === "content"
-              ? { ...drawnBox, y: drawnBox.y + pushed, height: Math.max(0, drawnBox.height - pushed) }
+              ? lowered(drawnBox, pushedBy(drawnBox))
               : drawnBox;
-        const key = `${region.role} ${region.node}`;
+        const key = `${i} ${region.role}`;
+        if (region.role === "scrim") return <rect key={key} {...box} fill="#0A1216" opacity={0.42} />;
+        if (lifted.has(region.role))
+          return (
+            <rect
+              key={key}
+              {...box}
+              rx={region.role === "fullscreen" ? 0 : 4}
+              fill={colours.page}
+              stroke={colours.ink}
+              strokeOpacity={region.role === "fullscreen" ? 0 : 0.3}
+            />
+          );
+        if (region.role === "list" || region.role === "detail")
+          return (
+            <line
+              key={key}
+              x1={box.x}
+              x2={box.x}
+              y1={box.y}
+              y2={box.y + box.height}
+              stroke={colours.ink}
+              strokeOpacity={region.x > 0 ? 0.18 : 0}
+            />
+          );
         if (region.role === "content") {
+          const node = frame.nodes[region.node] as ScreenNode;
+          const actions = node.actions ?? [];
           const media = node.body?.kind === "media";
           const footer = actions.some((action) => action.place === "footer");
           const pad = Math.max(5, width * 0.07);
@@ -213,7 +247,7 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
           );
         }
         if (region.role === "header") {
-          const strip = headers.find((seen) => seen.by === region.node);
+          const strip = region.header;
           const side = fontSize * 0.55;
           return (
             <g key={key}>
@@ -226,6 +260,18 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
                 stroke={colours.ink}
                 strokeOpacity={0.18}
               />
+              {(strip?.close || strip?.menu) && (
+                <path
+                  d={
+                    strip.close
+                      ? `M${box.x + side} ${box.y + box.height / 2 - 2.5}l5 5m0 -5l-5 5`
+                      : `M${box.x + side} ${box.y + box.height / 2 - 2}h6m-6 2.2h6m-6 2.2h4`
+                  }
+                  fill="none"
+                  stroke={colours.accent}
+                  strokeWidth={1.2}
+                />
+              )}
               {strip?.back && (
                 <path
                   d={`M${box.x + side + 4} ${box.y + box.height / 2 - 3}l-3 3l3 3`}
@@ -235,18 +281,21 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
                 />
               )}
               <text
-                x={box.x + side + (strip?.back ? 9 : 0)}
+                x={box.x + side + (strip?.back || strip?.close || strip?.menu ? 9 : 0)}
                 y={box.y + box.height / 2 + fontSize * 0.36}
                 fontSize={fontSize}
                 fontWeight={650}
                 fill={colours.ink}
               >
-                {clipped(strip?.title ?? "", (box.width - 2 * side - (strip?.back ? 9 : 0)) / (fontSize * 0.56))}
+                {clipped(
+                  strip?.title ?? "",
+                  (box.width - 2 * side - (strip?.back || strip?.close || strip?.menu ? 9 : 0)) / (fontSize * 0.56),
+                )}
               </text>
             </g>
           );
         }
-        return <Face key={key} role={region.role} box={box} tabs={tabsShown(surface, region.node)} colours={colours} />;
+        return <Face key={key} role={region.role} box={box} tabs={tabsShown(region)} colours={colours} />;
       })}
     </svg>
   );
@@ -255,16 +304,17 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
 const clipped = (text: string, most: number): string =>
   text.length <= most ? text : `${text.slice(0, Math.max(1, Math.floor(most) - 1))}…`;
 
-const tabsShown = (surface: ReturnType<typeof surfaceOf>, hub: string) => {
-  const bar = surface.layers.find((layer) => layer.bar?.hub === hub)?.bar;
+const lowered = (box: Box, by: number): Box => ({ ...box, y: box.y + by, height: Math.max(0, box.height - by) });
+
+const lifted = new Set<Region["role"]>(["sheet", "dialog", "side", "fullscreen"]);
+
+const tabsShown = ({ bar }: Region) => {
   const ids = bar ? [...bar.tabs, ...(bar.more.length ? ["more"] : [])] : [];
-  return ids.map(
-    (id) => id === bar?.active || (id === "more" && bar !== undefined && bar !== null && bar.more.includes(bar.active)),
-  );
+  return ids.map((id) => id === bar?.active || (id === "more" && bar !== undefined && bar.more.includes(bar.active)));
 };
 
 function Face({ role, box, tabs, colours }: { role: Region["role"]; box: Box; tabs: boolean[]; colours: Palette }) {
-  const upright = role === "rail" || role === "panel";
+  const upright = role === "rail" || role === "panel" || role === "drawer";
   return (
     <g>
       <rect {...box} fill={colours.bar} />
@@ -295,7 +345,7 @@ function Face({ role, box, tabs, colours }: { role: Region["role"]; box: Box; ta
           <g key={i}>
             {active && <rect x={x - 1} y={y - 3} width={box.width - 4} height={9} rx={2} fill={colours.mark} />}
             <circle cx={x + 3} cy={y + 1.5} r={2} fill={active ? colours.barActive : colours.barInk} />
-            {role === "panel" && (
+            {(role === "panel" || role === "drawer") && (
               <rect
                 x={x + 8}
                 y={y}

@@ -21,6 +21,8 @@ interface Rect extends Point {
   height: number;
 }
 
+const inStrip = (plate: Rect, strip: Rect): boolean => within(strip, plate) && plate.width < strip.width;
+
 /** Where something that is dragged would go. */
 export interface DropPlace {
   /** The container; null is the tray. */
@@ -43,8 +45,13 @@ export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Po
   for (const tooth of layout.teeth)
     if (!own.has(tooth.id) && frame.nodes[tooth.id]!.kind === "stack" && within(tooth, point))
       area = { ...tooth, kind: "stack" };
+  for (const pane of layout.panes)
+    if (!own.has(pane.id) && frame.nodes[pane.id]!.kind === "stack" && within(pane, point))
+      area = { ...pane, kind: "stack" };
   const cover = layout.covers.find((strip) => within(strip, point));
-  if (cover) area = { ...cover, id: cover.stack };
+  const deeper =
+    cover && layout.plates.some((plate) => !own.has(plate.id) && within(plate, point) && inStrip(plate, cover));
+  if (cover && !deeper) area = { ...cover, id: cover.stack };
   if (!area)
     return { to: null, after: null, area: layout.tray ?? { x: 0, y: layout.height, width: layout.width, height: 40 } };
   const to = area.id;

@@ -31,6 +31,8 @@ export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] 
   const spots = new Map<string, Spot>();
   for (const spot of [...layout.plates, ...layout.cards]) spots.set(`${spot.id} ${spot.parent}`, spot);
   for (const tooth of layout.teeth) spots.set(`${tooth.id} ${tooth.hub}`, tooth);
+  for (const pane of layout.panes)
+    if (frame.nodes[pane.id]!.kind !== "screen") spots.set(`${pane.id} ${pane.pair}`, pane);
   const own = spots.get(`${chosen.id} ${chosen.parent}`);
   const node = frame.nodes[chosen.id];
   if (!own || !node) return [];

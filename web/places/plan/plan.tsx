@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import {
   type Card,
+  childrenOf,
   type Frame,
   exploredOf,
   fitPlan,
@@ -17,6 +18,7 @@ import { type Chosen, useChosen } from "../../app/place.js";
 import { useDark } from "../../app/theme.js";
 import { useSize } from "../../parts/use-size.js";
 import { Bench } from "./bench.js";
+import { CoverBox } from "./cover-box.js";
 import { DragChip } from "./drag-chip.js";
 import { sayDrop } from "./drop.js";
 import {
@@ -31,6 +33,7 @@ import {
   takeOut,
   walk,
 } from "./edits.js";
+import { PaneBox } from "./pane-box.js";
 import { pegsOf } from "./pegs.js";
 import { PegMarks } from "./peg-marks.js";
 import { PlateBox } from "./plate-box.js";
@@ -73,8 +76,7 @@ export function Plan() {
     if (!asked || !Object.hasOwn(frame.nodes, asked.id)) return null;
     const places = placesOf(frame, asked.id);
     if (asked.parent !== null && Object.hasOwn(frame.nodes, asked.parent)) {
-      const parent = frame.nodes[asked.parent]!;
-      if ("children" in parent && parent.children.includes(asked.id)) return asked;
+      if (childrenOf(frame.nodes[asked.parent]!).includes(asked.id)) return asked;
     }
     return { id: asked.id, parent: places[0] ?? null };
   }, [asked, frame]);
@@ -84,8 +86,8 @@ export function Plan() {
     if (!size) return null;
     const pictured = new Set(chosen ? besideChosen(frame, chosen) : []);
     const beside = (id: string) => pictured.has(id);
-    return fitPlan(frame, { width: size.width - 2 * margin, height: size.height - 2 * margin }, aspect, beside);
-  }, [frame, size?.width, size?.height, aspect, chosen]);
+    return fitPlan(frame, { width: size.width - 2 * margin, height: size.height - 2 * margin }, aspect, beside, view);
+  }, [frame, size?.width, size?.height, aspect, chosen, view]);
 
   const first = useMemo(() => (runs ? launch(frame, view).state : null), [frame, view, runs]);
   const shown = useMemo(() => {
@@ -105,7 +107,7 @@ export function Plan() {
     };
   }, [frame, view, first, runs]);
 
-  const path = runs && !state.outside ? focusPath(state.root) : [];
+  const path = runs && !state.outside ? focusPath({ frame, view }, state.root) : [];
   const here = path.at(-1)?.node;
   const hereIn = path.at(-2)?.node;
   const litTabs = new Set(
@@ -185,6 +187,7 @@ export function Plan() {
       x + width > scroll.x - 300 &&
       y < scroll.y + size.height + 300 &&
       y + height > scroll.y - 300);
+  const plateOf = (id: string) => layout!.plates.find((plate) => plate.id === id)!;
   const naming = (id: string, parent: string | null) => ({
     renaming: renaming && isChosen(id, parent),
     onRename: rename,
@@ -241,30 +244,39 @@ export function Plan() {
                 </p>
               </div>
             )}
-            {layout.plates.filter(inSight).map((plate) => (
-              <PlateBox
-                key={`${plate.parent} ${plate.id}`}
+            {[...layout.plates, ...layout.covers]
+              .filter(inSight)
+              .sort((a, b) => a.depth - b.depth)
+              .map((box) =>
+                "stack" in box ? (
+                  <CoverBox key={`over ${box.stack}`} frame={frame} strip={box} />
+                ) : (
+                  <PlateBox
+                    key={`${box.parent} ${box.id}`}
+                    frame={frame}
+                    plate={box}
+                    view={view}
+                    chosen={isChosen(box.id, box.parent)}
+                    entry={isEntry(box.id, box.parent)}
+                    {...naming(box.id, box.parent)}
+                  />
+                ),
+              )}
+            {layout.panes.filter(inSight).map((pane) => (
+              <PaneBox
+                key={`${pane.pair} ${pane.id}`}
                 frame={frame}
-                plate={plate}
-                view={view}
-                chosen={isChosen(plate.id, plate.parent)}
-                entry={isEntry(plate.id, plate.parent)}
-                {...naming(plate.id, plate.parent)}
+                pane={pane}
+                foot={plateOf(pane.pair)}
+                chosen={isChosen(pane.id, pane.pair)}
+                entry={isEntry(pane.id, pane.pair)}
+                {...naming(pane.id, pane.pair)}
               />
-            ))}
-            {layout.covers.filter(inSight).map((strip) => (
-              <div
-                key={strip.stack}
-                className="absolute rounded-md border border-saffron bg-saffron-soft shadow-[3px_3px_0_color-mix(in_srgb,var(--saffron)_45%,transparent)]"
-                style={{ left: strip.x, top: strip.y, width: strip.width, height: strip.height }}
-              >
-                <p className="truncate px-2 pt-0.5 text-[11.5px] text-ink">covers everything</p>
-              </div>
             ))}
             {layout.teeth
               .filter((tooth) => inSight(tooth))
               .map((tooth) => {
-                const hub = layout.plates.find((plate) => plate.id === tooth.hub)!;
+                const hub = plateOf(tooth.hub);
                 return (
                   <ToothBox
                     key={`${tooth.hub} ${tooth.id}`}

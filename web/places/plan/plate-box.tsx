@@ -29,7 +29,7 @@ export const PlateBox = memo(function PlateBox({
   onRenamed,
 }: PlateBoxProps) {
   const { id, parent, kind, x, y, width, height, depth, column } = plate;
-  if (column && kind === "stack") return null;
+  if (column && kind !== "hub") return null;
   const name = nameOf(frame, id);
   const edge = chosen ? "border-petrol outline-2 outline-petrol" : "border-ink";
   return (

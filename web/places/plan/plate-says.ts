@@ -7,6 +7,7 @@ import {
   type HubNode,
   type Id,
   nameOf,
+  splitFromOf,
   startOf,
   type StackNode,
   type View,
@@ -19,6 +20,10 @@ const keepWord = { live: "keeps everything", place: "keeps the place", fresh: "k
 export const plateSays = (frame: Frame, id: Id, view: View): string => {
   const node = frame.nodes[id]!;
   if (node.kind === "stack") return `stack · starts at ${nameOf(frame, startOf(node as StackNode) ?? id)}`;
+  if (node.kind === "pair") {
+    const from = splitFromOf(frame, node);
+    return from === undefined ? "pair · never split" : `pair · side by side from ${from} up, one over the other below`;
+  }
   if (node.kind !== "hub") return node.kind;
   const hub = node as HubNode;
   const faces = bandsOf(frame).map((band) => {

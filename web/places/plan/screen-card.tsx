@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { type Card, type Frame, nameOf, type State, type View } from "../../../core/index.js";
+import { type Card, type Frame, nameOf, plainName, type State, type View } from "../../../core/index.js";
 import { Picture } from "../../device/picture.js";
 import { RenameLine } from "./rename-line.js";
 
@@ -58,6 +58,11 @@ export const ScreenCard = memo(function ScreenCard({
           <span className="flex size-full items-center truncate px-2 font-medium">{title}</span>
         )}
       </div>
+      {covers && card.picture && (
+        <span className="pointer-events-none absolute inset-x-0 top-full truncate pt-0.5 text-center text-[11.5px] leading-4 font-semibold">
+          {plainName(frame, id)}
+        </span>
+      )}
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
           <RenameLine

@@ -1,0 +1,51 @@
+import type { Action, SeenHeader } from "../../core/index.js";
+import { Icon } from "../parts/icon.js";
+
+export interface StripProps {
+  header: SeenHeader;
+  start: readonly Action[];
+  end: readonly Action[];
+  onUp: () => void;
+  onMenu: () => void;
+  onTap: (action: Action) => void;
+}
+
+/** A header strip: Back, close or the drawer's button, the title, and the screen's header actions. */
+export function Strip({ header, start, end, onUp, onMenu, onTap }: StripProps) {
+  const button = (label: string, icon: string, onClick: () => void, mark: object) => (
+    <button
+      type="button"
+      aria-label={label}
+      {...mark}
+      onClick={onClick}
+      className="grid size-11 shrink-0 place-items-center"
+      style={{ color: "var(--accent)" }}
+    >
+      <Icon name={icon} size={23} />
+    </button>
+  );
+  const action = (each: Action) => (
+    <button
+      key={each.id}
+      type="button"
+      data-action={each.id}
+      aria-label={each.label}
+      onClick={() => onTap(each)}
+      className="flex h-11 min-w-11 shrink-0 items-center justify-center px-1 text-[15px] font-semibold"
+      style={{ color: "var(--accent)" }}
+    >
+      {each.icon ? <Icon name={each.icon} size={23} /> : each.label}
+    </button>
+  );
+  const first = header.back || header.close || header.menu || start.length > 0;
+  return (
+    <div className="flex h-full items-center gap-1 px-2">
+      {header.back && button("Header Back", "arrow-left", onUp, { "data-back": true })}
+      {header.close && button("Close", "x", onUp, { "data-close": true })}
+      {header.menu && button("Open the drawer", "sidebar-simple", onMenu, { "data-menu": true })}
+      {start.map(action)}
+      <span className={`min-w-0 grow truncate text-[18px] font-bold ${first ? "" : "pl-2"}`}>{header.title}</span>
+      {end.map(action)}
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
+import {
+  type Frame,
+  hasEdgeSwipe,
+  type NavigationEvent,
+  type State,
+  step,
+  surfaceOf,
+  targetIn,
+  upTakes,
+  type View,
+} from "../../core/index.js";
+
+/** A finger on its way from the start edge. */
+export interface EdgeSwipe {
+  /** px from the start edge inward. */
+  by: number;
+  /** What the swipe would go back to. */
+  after: State;
+  /** Let go: it goes on or back by itself. */
+  released: boolean;
+}
+
+/** How near the edge a swipe begins, px of the view. */
+const reach = 22;
+/** The share of the width at which letting go goes back. */
+const enough = 0.35;
+const settle = 180;
+
+/** The event that a swipe from the start edge means now: going up, the drawer, or nothing. */
+const meantBy = (frame: Frame, view: View, state: State): NavigationEvent | null => {
+  if (hasEdgeSwipe(targetIn(frame, view)) && upTakes({ frame, view }, state) === "push") return { do: "up" };
+  const { bars, focus, drawer } = surfaceOf(frame, state, view);
+  const hasDrawer = bars.some(
+    (bar) => bar.face === "drawer" && !bar.inert && focus.some((entry) => entry.key === bar.key),
+  );
+  return hasDrawer && drawer === null ? { do: "menu", open: true } : null;
+};
+
+interface Options {
+  frame: Frame;
+  view: View;
+  state: State;
+  scale: number;
+  ghost: boolean;
+  send: (event: NavigationEvent) => void;
+}
+
+/** Going back with the finger, from the edge of the device, which can be let go; where nothing goes back it opens the drawer. */
+export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options) => {
+  const [swipe, setSwipe] = useState<EdgeSwipe | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+
+  const onPointerDown = (event: ReactPointerEvent<HTMLElement>): void => {
+    if (event.button !== 0 || ghost) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const inward = (x: number) => (view.rtl ? box.right - x : x - box.left) / scale;
+    const from = inward(event.clientX);
+    if (from > reach) return;
+    const meant = meantBy(frame, view, state);
+    if (!meant) return;
+    event.preventDefault();
+    clearTimeout(timer.current);
+    const { state: after } = step(frame, view, state, meant);
+    const follows = meant.do === "up";
+    let by = 0;
+    const move = (moved: PointerEvent) => {
+      by = Math.max(0, inward(moved.clientX) - from);
+      if (follows) setSwipe({ by, after, released: false });
+    };
+    const end = (done: PointerEvent) => {
+      removeEventListener("pointermove", move);
+      removeEventListener("pointerup", end);
+      removeEventListener("pointercancel", end);
+      const goes = done.type === "pointerup" && by > (follows ? enough * view.width : 40);
+      if (!follows) return goes ? send(meant) : undefined;
+      if (by === 0) return setSwipe(null);
+      setSwipe({ by: goes ? view.width : 0, after, released: true });
+      timer.current = setTimeout(() => {
+        if (goes) send(meant);
+        setSwipe(null);
+      }, settle);
+    };
+    addEventListener("pointermove", move);
+    addEventListener("pointerup", end);
+    addEventListener("pointercancel", end);
+  };
+  return { swipe, onPointerDown };
+};
