@@ -21,6 +21,8 @@ export type {
   ListBody,
   Node,
   NodeKind,
+  Opens,
+  PairNode,
   ScreenNode,
   StackNode,
   Tab,
@@ -102,3 +104,7 @@ export {
 export { fitPlan } from "./plan/fit.js";
 export { type Card, type PaneHead, type PlanLayout, planLayout, planSizes, type Plate } from "./plan/layout.js";
 export { stepsOf } from "./plan/steps.js";
+
+export { propertySays } from "./says/property-says.js";
+export { actionSays, onlySays } from "./says/words.js";
+export { waySays } from "./says/way-says.js";

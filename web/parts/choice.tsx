@@ -15,7 +15,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onChange(next as T)}
-      className="inline-flex max-w-full flex-wrap overflow-hidden rounded-sm border border-field bg-plate-2"
+      className="inline-flex max-w-full shrink-0 flex-wrap self-start overflow-hidden rounded-sm border border-field bg-plate-2"
     >
       {options.map((option) => (
         <ToggleGroup.Item

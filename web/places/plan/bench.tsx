@@ -1,12 +1,25 @@
-import { useMemo } from "react";
-import { type Frame, type Id, looksOf, nameOf, parentsOf, placesOf, type View } from "../../../core/index.js";
+import { type ReactNode, useMemo } from "react";
+import {
+  type Frame,
+  type Id,
+  looksOf,
+  nameOf,
+  parentsOf,
+  placesOf,
+  propertySays,
+  type View,
+} from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
 import { TextLine } from "../../parts/text-line.js";
 import { BarsGroup } from "./bench/bars-group.js";
 import { BodyGroup } from "./bench/body-group.js";
-import { FacesGroup, HubRulesGroup } from "./bench/hub-groups.js";
+import { ByItselfGroup } from "./bench/by-itself-group.js";
+import { ExtrasGroup } from "./bench/extras-group.js";
+import { FacesGroup, HubLookGroup, HubRulesGroup } from "./bench/hub-groups.js";
+import { OpensGroup } from "./bench/opens-group.js";
+import { PairGroup } from "./bench/pair-group.js";
 import { StackGroup } from "./bench/stack-group.js";
 import { TabGroup } from "./bench/tab-group.js";
 import { WaysInGroup } from "./bench/ways-in-group.js";
@@ -17,72 +30,41 @@ import { KindSign } from "./shapes.js";
 export interface BenchProps {
   frame: Frame;
   view: View;
-  chosen: Chosen | null;
+  chosen: Chosen;
   lit: string | null;
   onLit: (mark: string | null) => void;
   make: (planned: Planned | null) => boolean;
   onChoose: (chosen: Chosen) => void;
+  /** What adds something beside or inside what is chosen. */
+  add?: ReactNode;
 }
 
-const keysSaid: [string, string][] = [
-  ["Arrows", "walk the plan"],
-  ["N", "adds after"],
-  ["Shift N", "adds inside"],
-  ["Enter", "renames"],
-  ["Alt Arrows", "move"],
-  ["P", "puts the device there"],
-  ["Delete", "takes out"],
-  ["Ctrl Z", "undoes"],
-];
-
 /** The drawer at the foot of the plan: everything about what is chosen, each with what it causes. */
-export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: BenchProps) {
+export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose, add }: BenchProps) {
   const opened = useOpenFrame();
-  const message = useSession((session) => session.message);
   const runs = useSession((session) => session.device.beyond.length === 0);
-  const id = chosen?.id;
-  const node = id === undefined ? undefined : frame.nodes[id];
-  const looks = useMemo(() => (runs && id !== undefined ? looksOf(frame, view, id) : []), [frame, view, id, runs]);
+  const { id } = chosen;
+  const node = frame.nodes[id]!;
+  const looks = useMemo(() => (runs ? looksOf(frame, view, id) : []), [frame, view, id, runs]);
 
-  const told = message && (
-    <div
-      role={message.tone === "fault" ? "alert" : "status"}
-      className={`flex items-center gap-3 border-t px-4 py-2 ${message.tone === "fault" ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}
-    >
-      <span className="grow">{message.text}</span>
-      <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
-    </div>
-  );
-  if (!chosen || !node || id === undefined)
-    return (
-      <section aria-label="Bench" className="shrink-0 border-t border-ink bg-plate-1">
-        {told}
-        <p className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2.5">
-          <span className="font-semibold">Choose a plate or a card.</span>
-          {keysSaid.map(([key, says]) => (
-            <span key={key} className="text-ink-2">
-              <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
-            </span>
-          ))}
-        </p>
-      </section>
-    );
+  const said = useMemo(() => propertySays(frame, view, id), [frame, view, id]);
 
   const set = (key: string, value: unknown, label: string) =>
     void opened.edit(
       { kind: "set", node: id, key, ...(value !== undefined && value !== "" && { value }) },
       `${nameOf(frame, id)}: ${label}`,
     );
-  const shared = { frame, view, id, set };
+  const shared = { frame, view, id, set, said };
   const places = placesOf(frame, id);
   const inHub = parentsOf(frame, id).some((parent) => frame.nodes[parent]?.kind === "hub");
+  // a tab and a pane are never overlays; the start of its only stack neither
+  const opensHere = id !== frame.root && parentsOf(frame, id).some((parent) => frame.nodes[parent]?.kind === "stack");
   const under = countUnder(frame, id);
   const ladders = [...new Set(looks.flatMap(({ taken }) => (taken ? [taken.snapshot.back.join()] : [])))];
 
   return (
-    <section aria-label="Bench" className="flex h-[226px] shrink-0 flex-col border-t border-ink bg-plate-1">
-      {told}
-      <header className="flex h-11 shrink-0 items-center gap-2.5 overflow-hidden border-b border-ink px-3">
+    <>
+      <header className="flex h-10.5 shrink-0 items-center gap-2.5 overflow-hidden border-b border-ink px-3">
         <KindSign kind={node.kind} />
         <h2 className="text-[15px] font-bold whitespace-nowrap">{nameOf(frame, id)}</h2>
         <div className="w-32 shrink">
@@ -104,6 +86,7 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
           {liesSays(frame, id, places, ladders.length)}
         </p>
         <span className="grow" />
+        {add}
         <Button
           onClick={() => opened.putDevice(id)}
           disabled={!runs || places.length === 0}
@@ -135,11 +118,24 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
       </header>
       <div key={id} className="flex min-h-0 grow overflow-x-auto">
         {inHub && <TabGroup {...shared} node={node} />}
+        {node.kind === "screen" && <BodyGroup {...shared} node={node} />}
+        {node.kind === "stack" && <StackGroup {...shared} node={node} onChoose={onChoose} />}
+        {node.kind === "pair" && <PairGroup {...shared} node={node} />}
+        {node.kind === "hub" && (
+          <>
+            <FacesGroup {...shared} node={node} />
+            <HubRulesGroup {...shared} node={node} />
+            <HubLookGroup {...shared} node={node} />
+            <ExtrasGroup {...shared} node={node} lit={lit} onLit={onLit} make={make} onChoose={onChoose} />
+          </>
+        )}
+        {opensHere && <OpensGroup {...shared} node={node} />}
+        {id !== frame.root && node.kind !== "hub" && <BarsGroup {...shared} node={node} />}
+        {(node.kind === "screen" || looks.length > 0) && (
+          <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
+        )}
         {node.kind === "screen" && (
           <>
-            <BodyGroup {...shared} node={node} />
-            <BarsGroup {...shared} node={node} looks={looks} />
-            <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
             <WaysOutGroup
               {...shared}
               node={node}
@@ -149,20 +145,11 @@ export function Bench({ frame, view, chosen, lit, onLit, make, onChoose }: Bench
               make={make}
               onChoose={onChoose}
             />
+            <ByItselfGroup {...shared} node={node} />
           </>
-        )}
-        {node.kind === "hub" && (
-          <>
-            <FacesGroup {...shared} node={node} />
-            <HubRulesGroup {...shared} node={node} />
-          </>
-        )}
-        {node.kind === "stack" && <StackGroup {...shared} node={node} onChoose={onChoose} />}
-        {node.kind !== "screen" && looks.length > 0 && (
-          <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
         )}
       </div>
-    </section>
+    </>
   );
 }
 

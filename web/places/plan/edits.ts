@@ -1,9 +1,11 @@
 import {
+  type Action,
   childrenOf,
   duplicateOf,
   type Edit,
   type Frame,
   freeIdIn,
+  type HubNode,
   type Id,
   type Node,
   patternOf,
@@ -23,7 +25,7 @@ export interface Planned {
 }
 
 const newTitle = "New screen";
-const isUnnamed = (id: Id): boolean => /^newScreen(Tab)?\d*$/.test(id);
+const isUnnamed = (id: Id): boolean => /^new(Screen|Tabs|Pair|Stack|Sheet|Dialog|Panel|Flow)\w*$/.test(id);
 
 /** The children of a container in the order they are drawn. */
 export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {
@@ -56,9 +58,22 @@ const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: str
   };
 };
 
+/** Where something new goes beside what is chosen: behind it, or behind the pair whose pane it is. */
+const beside = (frame: Frame, { id, parent }: Chosen): { parent: Id | null; after: Id | null } => {
+  let [place, after]: [Id | null, Id] = [parent, id];
+  while (place !== null && frame.nodes[place]?.kind === "pair") {
+    after = place;
+    place = placesOf(frame, place)[0] ?? null;
+  }
+  return { parent: place, after };
+};
+
 /** A new screen behind what is chosen, in the same container; in a hub a new tab. */
-export const addAfter = (frame: Frame, chosen: Chosen, title = newTitle): Planned =>
-  chosen.id === frame.root ? addInside(frame, chosen, title) : addScreen(frame, chosen.parent, chosen.id, title);
+export const addAfter = (frame: Frame, chosen: Chosen, title = newTitle): Planned => {
+  if (chosen.id === frame.root) return addInside(frame, chosen, title);
+  const { parent, after } = beside(frame, chosen);
+  return addScreen(frame, parent, after, title);
+};
 
 /** A new screen at the end of what is chosen; beside it, if that is a screen. */
 export const addInside = (frame: Frame, chosen: Chosen, title = newTitle): Planned => {
@@ -173,20 +188,27 @@ export const walk = (frame: Frame, { id, parent }: Chosen, direction: Direction)
 /** The params that a screen's address names. */
 export const namesIn = (screen: ScreenNode): readonly string[] => patternOf(screen)?.names ?? [];
 
-/** A new way out of a screen: an action that opens `to`. Params its address names are handed on where this screen has them; others are 1. */
+export const freeActionId = (frame: Frame, label: string, actions: readonly Action[]): Id =>
+  freeIdIn({ ...frame, nodes: {} }, label, new Set(actions.map((action) => action.id)));
+
+/**
+ * A new way out: an action of a screen, or an extra of a hub, that opens `to`. Params that the target's address names are
+ * handed on where this screen has them; others are 1.
+ */
 export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
-  const node = frame.nodes[from] as ScreenNode;
+  const node = frame.nodes[from] as ScreenNode | HubNode;
+  const key = node.kind === "hub" ? "extras" : "actions";
+  const actions = (node.kind === "hub" ? node.extras : node.actions) ?? [];
   const label = plainName(frame, to);
-  const taken = new Set((node.actions ?? []).map((action) => action.id));
-  const id = freeIdIn({ ...frame, nodes: {} }, label, taken);
-  const own = new Set(namesIn(node));
+  const own = new Set(node.kind === "hub" ? [] : namesIn(node));
   const target = frame.nodes[to];
   const names = target?.kind === "screen" ? namesIn(target) : [];
   const params = Object.fromEntries(names.map((name) => [name, own.has(name) ? `{${name}}` : "1"]));
   const open = { kind: "open" as const, to, ...(names.length && { params }) };
-  const actions = [...(node.actions ?? []), { id, label, place: "body" as const, do: open }];
+  const place = key === "extras" ? ("footer" as const) : ("body" as const);
+  const made: Action = { id: freeActionId(frame, label, actions), label, place, do: open };
   return {
-    edit: { kind: "set", node: from, key: "actions", value: actions },
+    edit: { kind: "set", node: from, key, value: [...actions, made] },
     label: `${plainName(frame, from)} leads to ${label}`,
     choose: null,
   };

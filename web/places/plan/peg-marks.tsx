@@ -1,15 +1,30 @@
+import type { PointerEvent as ReactPointerEvent } from "react";
 import type { Peg } from "./pegs.js";
 
 export interface PegMarksProps {
   pegs: readonly Peg[];
   lit: string | null;
   onLit: (mark: string | null) => void;
+  /** Where a new way can be pulled from, px on the plan; null where nothing leads out. */
+  pull: { x: number; y: number } | null;
+  onPull: (event: ReactPointerEvent) => void;
 }
 
 /** The ways in and out of what is chosen, as pegs: the same mark at both ends, filled where it is the chosen one's. */
-export function PegMarks({ pegs, lit, onLit }: PegMarksProps) {
+export function PegMarks({ pegs, lit, onLit, pull, onPull }: PegMarksProps) {
   return (
     <>
+      {pull && (
+        <span
+          data-pull
+          title="Pull this to where a new way should lead"
+          className="absolute z-20 grid size-[19px] cursor-crosshair touch-none place-items-center rounded-full border-[1.5px] border-dashed border-petrol bg-plate-2 text-[13px] leading-none font-bold text-petrol hover:scale-125"
+          style={{ left: pull.x - 9.5, top: pull.y - 9.5 }}
+          onPointerDown={onPull}
+        >
+          +
+        </span>
+      )}
       {pegs.map((peg) => {
         const isLit = lit === peg.mark;
         const look = peg.filled ? "bg-petrol text-on-petrol border-plate-2" : "bg-plate-2 text-petrol border-petrol";

@@ -26,6 +26,18 @@ interface Spot {
   height: number;
 }
 
+/** Where on a chosen screen's edge a new way is pulled from: under the pegs of those it has. */
+export const pullSpot = (frame: Frame, layout: PlanLayout, chosen: Chosen): { x: number; y: number } | null => {
+  const node = frame.nodes[chosen.id];
+  if (!node || (node.kind !== "screen" && node.kind !== "hub")) return null;
+  const own = [...layout.cards, ...layout.plates].find(
+    (spot) => spot.id === chosen.id && spot.parent === chosen.parent,
+  );
+  if (!own) return null;
+  const outs = Math.min(waysOut(chosen.id, node).length, most);
+  return { x: own.x + own.width, y: own.y + Math.min(own.height - 6, Math.min(own.height / 2, 16) + outs * size) };
+};
+
 /** The pegs of the chosen screen: numbers for its ways out, letters for its ways in. */
 export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] => {
   const spots = new Map<string, Spot>();

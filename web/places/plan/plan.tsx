@@ -17,7 +17,7 @@ import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import { type Chosen, useChosen } from "../../app/place.js";
 import { useDark } from "../../app/theme.js";
 import { useSize } from "../../parts/use-size.js";
-import { Bench } from "./bench.js";
+import { BenchFoot } from "./bench-foot.js";
 import { CoverBox } from "./cover-box.js";
 import { DragChip } from "./drag-chip.js";
 import { sayDrop } from "./drop.js";
@@ -34,12 +34,13 @@ import {
   walk,
 } from "./edits.js";
 import { PaneBox } from "./pane-box.js";
-import { pegsOf } from "./pegs.js";
+import { pegsOf, pullSpot } from "./pegs.js";
 import { PegMarks } from "./peg-marks.js";
 import { PlateBox } from "./plate-box.js";
 import { ScreenCard } from "./screen-card.js";
 import { ToothBox } from "./tooth-box.js";
 import { useDrag } from "./use-drag.js";
+import { pullTitle, usePull } from "./use-pull.js";
 
 const arrows: Record<string, Direction> = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "left", ArrowRight: "right" };
 /** A frame larger than this gets its pictures without the way a person comes to each screen. */
@@ -65,6 +66,7 @@ export function Plan() {
   const [asked, choose] = useChosen();
   const [room, size] = useSize();
   const [renaming, setRenaming] = useState(false);
+  const [adding, setAdding] = useState(false);
   const [lit, setLit] = useState<string | null>(null);
   const [scroll, setScroll] = useState({ x: 0, y: 0 });
   const plan = useRef<HTMLDivElement>(null);
@@ -130,6 +132,14 @@ export function Plan() {
     onDrop: (look) => make(look.planned),
   });
 
+  const { pull, begin: beginPull } = usePull({
+    frame,
+    layout,
+    view,
+    plan: () => plan.current,
+    onDrop: (planned) => make(planned),
+  });
+
   // what is chosen by keys or made by an edit comes into sight and takes the focus
   useLayoutEffect(() => {
     if (!chosen || !plan.current) return;
@@ -159,6 +169,7 @@ export function Plan() {
     else if (event.key === "Enter" || event.key === "F2") setRenaming(chosen !== null);
     else if (key === "n") setRenaming(make(event.shiftKey ? addInside(frame, at) : addAfter(frame, at)));
     else if (event.key === "Delete" || event.key === "Backspace") make(takeOut(frame, at));
+    else if (key === "a") setAdding(true);
     else if (key === "p" && chosen) opened.putDevice(chosen.id);
     else if (event.key === "Escape") choose(null);
     else taken = false;
@@ -177,6 +188,10 @@ export function Plan() {
   const deferred = useDeferredValue(frame);
   const pegs = useMemo(
     () => (layout && chosen && !drag ? pegsOf(frame, layout, chosen) : []),
+    [frame, layout, chosen, drag],
+  );
+  const pullFrom = useMemo(
+    () => (layout && chosen && !drag ? pullSpot(frame, layout, chosen) : null),
     [frame, layout, chosen, drag],
   );
   const isChosen = (id: string, parent: string | null) => chosen?.id === id && chosen.parent === parent;
@@ -309,7 +324,47 @@ export function Plan() {
                   {...naming(card.id, card.parent)}
                 />
               ))}
-            <PegMarks pegs={pegs} lit={lit} onLit={setLit} />
+            <PegMarks
+              pegs={pegs}
+              lit={lit}
+              onLit={setLit}
+              pull={pullFrom}
+              onPull={(event) => chosen && pullFrom && beginPull(event, chosen.id, pullFrom)}
+            />
+            {pull && (
+              <>
+                <svg className="pointer-events-none absolute inset-0 z-20 size-full overflow-visible" aria-hidden>
+                  <line
+                    x1={pull.start.x}
+                    y1={pull.start.y}
+                    x2={pull.at.x}
+                    y2={pull.at.y}
+                    stroke="var(--petrol)"
+                    strokeWidth={2}
+                    strokeDasharray="5 4"
+                  />
+                </svg>
+                {pull.target && (
+                  <div
+                    className={`pointer-events-none absolute z-20 rounded-md border-2 ${pull.refused ? "border-clay" : "border-petrol bg-petrol/10"}`}
+                    style={{
+                      left: pull.target.x,
+                      top: pull.target.y,
+                      width: pull.target.width,
+                      height: pull.target.height,
+                    }}
+                  />
+                )}
+                <DragChip
+                  x={pull.at.x}
+                  y={pull.at.y}
+                  title={pullTitle(frame, pull)}
+                  left={size !== null && pull.at.x - (scroller.current?.scrollLeft ?? 0) > size.width - 290}
+                  says={pull.says}
+                  refused={pull.refused}
+                />
+              </>
+            )}
             {drag && (
               <>
                 <div
@@ -334,14 +389,18 @@ export function Plan() {
           </div>
         )}
       </div>
-      <Bench
-        frame={deferred}
-        view={view}
-        chosen={chosen && Object.hasOwn(deferred.nodes, chosen.id) ? chosen : null}
-        lit={lit}
-        onLit={setLit}
-        make={make}
-        onChoose={(next) => choose(next, false)}
+      <BenchFoot
+        adding={adding}
+        onAdding={setAdding}
+        onAdd={(kind) => {
+          setAdding(false);
+          setRenaming(make(kind.plan(frame, chosen ?? { id: frame.root, parent: null })));
+        }}
+        bench={
+          chosen && Object.hasOwn(deferred.nodes, chosen.id)
+            ? { frame: deferred, view, chosen, lit, onLit: setLit, make, onChoose: (next) => choose(next, false) }
+            : null
+        }
       />
     </main>
   );

@@ -7,6 +7,8 @@ export interface GroupProps<N extends Node = Node> {
   view: View;
   id: Id;
   node: N;
+  /** What each property causes now, by its key. */
+  said: Readonly<Record<string, string>>;
   /** Sets one key of the node; undefined brings its default back. */
   set: (key: string, value: unknown, label: string) => void;
 }
@@ -16,16 +18,20 @@ export function Group({
   title,
   says,
   wide = false,
+  room = "",
   children,
 }: {
   title: string;
-  says?: string;
+  says?: string | undefined;
   wide?: boolean;
+  /** A class for a group that needs more width. */
+  room?: string;
   children: ReactNode;
 }) {
   return (
     <section
-      className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-3 py-2 last:border-r-0 ${wide ? "min-w-64 grow basis-72" : "min-w-44 grow basis-44"}`}
+      aria-label={title}
+      className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-2.5 py-2 last:border-r-0 ${wide ? "min-w-54 grow-[1.3] basis-54" : "min-w-44 grow basis-44"} ${room}`}
     >
       <h3 className="font-bold">
         {title} {says && <span className="font-normal text-ink-2">{says}</span>}
@@ -38,9 +44,14 @@ export function Group({
 /** A property with its name before it. */
 export function Line({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <label className="flex min-h-7 items-center gap-2">
-      <span className="w-15 shrink-0 whitespace-nowrap text-ink-2">{label}</span>
+    <label className="flex min-h-7 shrink-0 items-center gap-2">
+      <span className="w-14 shrink-0 whitespace-nowrap text-ink-2">{label}</span>
       {children}
     </label>
   );
+}
+
+/** What a property causes now, under it. */
+export function Says({ children, inset = false }: { children: string | undefined; inset?: boolean }) {
+  return children ? <p className={`text-ink-2 ${inset ? "pl-6.5" : ""}`}>{children}</p> : null;
 }

@@ -1,73 +1,107 @@
 import {
+  type Again,
   againOf,
   backOf,
-  keepOf,
-  labelsOf,
-  limitOf,
-  type Again,
   bandsOf,
-  faceOf,
   type Face,
   type HubBack,
   type HubNode,
   type Keep,
-  tabsOf,
+  keepOf,
+  labelsOf,
+  limitOf,
+  targetsOf,
 } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
+import { IconPicker } from "../../../parts/icon-picker.js";
+import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps, Line } from "./group.js";
 import { StartLine, TitleLine } from "./common-lines.js";
+import { Group, type GroupProps, Line, Says } from "./group.js";
 
-const faces: { value: Face | "as"; label: string }[] = [
+const faces: { value: Face; label: string }[] = [
   { value: "bar", label: "bar" },
   { value: "top", label: "top" },
   { value: "rail", label: "rail" },
   { value: "panel", label: "panel" },
+  { value: "drawer", label: "drawer" },
 ];
 
-/** How a hub shows at each width. */
-export function FacesGroup({ frame, view, node, set }: GroupProps<HubNode>) {
+/** How a hub shows at each width, for all targets and otherwise on some. */
+export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
   const bands = bandsOf(frame);
+  const targets = targetsOf(frame);
   const own = node.faces ?? { [bands[0]!.id]: "bar" as const };
-  const now = faceOf(frame, node, view);
-  const shown = now ? tabsOf(frame, node, now, view, {}) : null;
+  const put = (map: Readonly<Record<string, Face>>, band: string, face: Face | "as") => {
+    const { [band]: _, ...rest } = map;
+    return face === "as" ? rest : { ...rest, [band]: face };
+  };
+  const onTarget = (target: string, band: string, face: Face | "as") => {
+    const next = put(node.facesOn?.[target] ?? {}, band, face);
+    const { [target]: _, ...rest } = node.facesOn ?? {};
+    const all = Object.keys(next).length ? { ...rest, [target]: next } : rest;
+    set("facesOn", Object.keys(all).length ? all : undefined, `${face} at ${band} on ${target}`);
+  };
   return (
-    <Group
-      title="Faces"
-      says={
-        now
-          ? `here: ${now}${shown?.more.length ? `, ${shown.more.length} behind More` : ""}`
-          : "here: none, so no tab can be chosen"
-      }
-    >
-      {bands.map((band, i) => (
-        <Line key={band.id} label={`${band.id} ${band.from}+`}>
-          <select
-            className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
-            value={own[band.id] ?? "as"}
-            onChange={(event) => {
-              const { [band.id]: _, ...rest } = own;
-              const face = event.target.value;
-              set(
-                "faces",
-                face === "as" ? rest : { ...rest, [band.id]: face },
-                `${face === "as" ? "as narrower" : face} on the ${band.id}`,
-              );
-            }}
-          >
-            <option value="as">{i === 0 ? "none" : "as on the narrower"}</option>
-            {faces.map(({ value, label }) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </Line>
-      ))}
+    <Group title="Faces" says={said.faces} wide room="min-w-84">
+      <table className="w-full border-separate border-spacing-x-1 border-spacing-y-0.5">
+        <thead>
+          <tr className="text-left text-ink-2">
+            <th className="font-normal">from</th>
+            <th className="font-normal">everywhere</th>
+            {targets.length > 1 &&
+              targets.map(({ id, label }) => (
+                <th key={id} className="max-w-20 truncate font-normal" title={label}>
+                  on {id}
+                </th>
+              ))}
+          </tr>
+        </thead>
+        <tbody>
+          {bands.map((band, i) => (
+            <tr key={band.id}>
+              <td className="whitespace-nowrap text-ink-2">
+                {band.id} {band.from}
+              </td>
+              <td>
+                <Select
+                  label={`Face at ${band.id}`}
+                  className="w-full"
+                  value={own[band.id] ?? "as"}
+                  options={[{ value: "as", label: i === 0 ? "none" : "as narrower" }, ...faces]}
+                  onChange={(face) => set("faces", put(own, band.id, face), `${face} at ${band.id}`)}
+                />
+              </td>
+              {targets.length > 1 &&
+                targets.map(({ id, label }) => (
+                  <td key={id}>
+                    <Select
+                      label={`Face at ${band.id} on ${label}`}
+                      className="w-full"
+                      value={node.facesOn?.[id]?.[band.id] ?? "as"}
+                      options={[{ value: "as", label: "same" }, ...faces]}
+                      onChange={(face) => onTarget(id, band.id, face)}
+                    />
+                  </td>
+                ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Line label="When low">
+        <Select
+          label="Face of a low view"
+          className="grow"
+          value={node.shortFace ?? "as"}
+          options={[{ value: "as", label: frame.short ? "the same" : "no view counts as low" }, ...faces]}
+          onChange={(face) => set("shortFace", face === "as" ? undefined : face, `${face} when low`)}
+        />
+      </Line>
       <Line label="At most">
         <TextLine
           inputMode="numeric"
+          className="w-12!"
           value={String(limitOf(node))}
           onDone={(text) =>
             /^\d{1,3}$/.test(text.trim()) &&
@@ -75,93 +109,116 @@ export function FacesGroup({ frame, view, node, set }: GroupProps<HubNode>) {
             set("limit", Number(text), `${text.trim()} tabs at most`)
           }
         />
+        <span className="truncate text-ink-2" title={said.limit}>
+          {said.limit}
+        </span>
       </Line>
     </Group>
   );
 }
 
-const keeps: { value: Keep; label: string; says: string }[] = [
-  { value: "live", label: "everything", says: "entries, scroll and drafts stay" },
-  { value: "place", label: "the place", says: "entries stay; scroll and drafts are emptied" },
-  { value: "fresh", label: "nothing", says: "it starts anew" },
+const keeps: { value: Keep; label: string }[] = [
+  { value: "live", label: "everything" },
+  { value: "place", label: "the place" },
+  { value: "fresh", label: "nothing" },
 ];
-const agains: { value: Again; label: string; says: string }[] = [
-  { value: "root", label: "first screen", says: "back to its first screen; there already: scrolls to the top" },
-  { value: "top", label: "scroll up", says: "scrolls to the top" },
-  { value: "none", label: "nothing", says: "does nothing" },
+const agains: { value: Again; label: string }[] = [
+  { value: "root", label: "first screen" },
+  { value: "top", label: "scroll up" },
+  { value: "none", label: "nothing" },
 ];
-const backs: { value: HubBack; label: string; says: string }[] = [
-  { value: "start", label: "start tab", says: "to the start tab, then out" },
-  { value: "visited", label: "tab before", says: "through the tabs visited, then out" },
-  { value: "leave", label: "out at once", says: "out of the hub at once" },
+const backs: { value: HubBack; label: string }[] = [
+  { value: "start", label: "start tab" },
+  { value: "visited", label: "tab before" },
+  { value: "leave", label: "out at once" },
 ];
 
 /** What a hub's tabs keep and what Back does between them. */
-export function HubRulesGroup({ frame, id, node, set }: GroupProps<HubNode>) {
-  const says = <T extends string>(options: { value: T; says: string }[], value: T) =>
-    options.find((option) => option.value === value)!.says;
-  const keep = keepOf(node);
-  const again = againOf(node);
-  const back = backOf(node);
+export function HubRulesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
+  const [keep, again, back] = [keepOf(node), againOf(node), backOf(node)];
   return (
     <>
-      <Group title="A tab that is left keeps" says={says(keeps, keep)} wide>
+      <Group title="A tab that is left keeps">
         <Choice
           label="A tab that is left keeps"
           value={keep}
           options={keeps}
           onChange={(value) => set("keep", value, `tabs keep ${value}`)}
         />
-        <h3 className="mt-1 font-bold">
-          Choosing it again <span className="font-normal text-ink-2">{says(agains, again)}</span>
-        </h3>
+        <Says>{said.keep}</Says>
+        <h3 className="mt-1 font-bold">Choosing it again</h3>
         <Choice
           label="Choosing the chosen tab"
           value={again}
           options={agains}
           onChange={(value) => set("again", value, `chosen again: ${value}`)}
         />
+        <Says>{said.again}</Says>
       </Group>
-      <Group title="Back at a tab's first screen" says={says(backs, back)} wide>
+      <Group title="Back at a tab's first screen">
         <Choice
           label="Back at a tab's first screen goes"
           value={back}
           options={backs}
           onChange={(value) => set("back", value, `Back: ${value}`)}
         />
+        <Says>{said.back}</Says>
         <StartLine frame={frame} node={node} set={set} />
-        <div className="flex gap-4">
-          <Check
-            checked={node.strip === true}
-            onChange={(strip) =>
-              set("strip", strip || undefined, strip ? "with a header of its own" : "without a header of its own")
-            }
-          >
-            Header of its own
-          </Check>
-          <Check
-            checked={node.floating === true}
-            onChange={(floating) =>
-              set("floating", floating || undefined, floating ? "floats over the content" : "takes room")
-            }
-          >
-            Floats
-          </Check>
-        </div>
-      </Group>
-      <Group title="Labels">
-        <Choice
-          label="Labels of the tabs"
-          value={labelsOf(node)}
-          options={[
-            { value: "always", label: "all" },
-            { value: "active", label: "chosen" },
-            { value: "never", label: "none" },
-          ]}
-          onChange={(value) => set("labels", value, `labels ${value}`)}
-        />
-        <TitleLine id={id} node={node} set={set} />
+        <Says>{said.start}</Says>
       </Group>
     </>
+  );
+}
+
+/** What a hub draws around its tabs: labels, a strip of its own, a heading. */
+export function HubLookGroup({ id, node, said, set }: GroupProps<HubNode>) {
+  const heading = (part: { title?: string; icon?: string | undefined }) => {
+    const next = { title: "", ...node.heading, ...part };
+    if (next.icon === undefined) delete next.icon;
+    set("heading", next.title || next.icon ? next : undefined, "heading");
+  };
+  return (
+    <Group title="What it draws">
+      <TitleLine id={id} node={node} set={set} />
+      <span className="text-ink-2">Labels</span>
+      <Choice
+        label="Labels of the tabs"
+        value={labelsOf(node)}
+        options={[
+          { value: "always", label: "all" },
+          { value: "active", label: "chosen" },
+          { value: "never", label: "none" },
+        ]}
+        onChange={(value) => set("labels", value, `labels ${value}`)}
+      />
+      <Says>{said.labels}</Says>
+      <Check
+        checked={node.strip === true}
+        onChange={(strip) => set("strip", strip || undefined, strip ? "with a strip of its own" : "without a strip")}
+      >
+        Strip of its own
+      </Check>
+      <Says inset>{said.strip}</Says>
+      <Check
+        checked={node.floating === true}
+        onChange={(floats) => set("floating", floats || undefined, floats ? "floats over the content" : "takes room")}
+      >
+        Floats
+      </Check>
+      <Says inset>{said.floating}</Says>
+      <Line label="Heading">
+        <TextLine
+          value={node.heading?.title ?? ""}
+          placeholder="none"
+          onDone={(title) => heading({ title: title.slice(0, 200) })}
+        />
+      </Line>
+      {node.heading && (
+        <Line label="Icon">
+          <IconPicker label="Icon of the heading" value={node.heading.icon} onPick={(icon) => heading({ icon })} />
+        </Line>
+      )}
+      <Says>{said.heading}</Says>
+    </Group>
   );
 }

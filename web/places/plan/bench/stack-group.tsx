@@ -1,8 +1,7 @@
 import { nameOf, startOf, type StackNode, stepsOf } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
-import { Check } from "../../../parts/check.js";
-
-import { Group, type GroupProps } from "./group.js";
+import { Select } from "../../../parts/select.js";
+import { Group, type GroupProps, Line, Says } from "./group.js";
 import { StartLine, TitleLine } from "./common-lines.js";
 
 /** What a stack starts with, and what is laid on that. */
@@ -10,6 +9,7 @@ export function StackGroup({
   frame,
   id,
   node,
+  said,
   set,
   onChoose,
 }: GroupProps<StackNode> & { onChoose: (chosen: Chosen) => void }) {
@@ -19,14 +19,23 @@ export function StackGroup({
       <Group title="What it is">
         <TitleLine id={id} node={node} set={set} />
         <StartLine frame={frame} node={node} set={set} />
-        {id !== frame.root && (
-          <Check
-            checked={node.bars !== "hide"}
-            onChange={(keep) => set("bars", keep ? undefined : "hide", keep ? "keep the bars" : "hide the bars")}
-          >
-            Bars stay while it is on top
-          </Check>
-        )}
+        <Says>{said.start}</Says>
+        <Line label="Links on">
+          <Select
+            label="What a cold link is laid on"
+            className="grow"
+            value={node.base === undefined ? "as" : (node.base ?? "none")}
+            options={[
+              { value: "as", label: "the start" },
+              { value: "none", label: "nothing" },
+              ...node.children.map((child) => ({ value: child, label: nameOf(frame, child) })),
+            ]}
+            onChange={(value) =>
+              set("base", value === "as" ? undefined : value === "none" ? null : value, `links lie on ${value}`)
+            }
+          />
+        </Line>
+        <Says>{said.base}</Says>
       </Group>
       <Group title="Laid one on another" says="Back takes the top one off" wide>
         <ol className="flex flex-col">

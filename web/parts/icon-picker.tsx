@@ -1,0 +1,115 @@
+import { Popover } from "radix-ui";
+import { useDeferredValue, useMemo, useState } from "react";
+import useSWR from "swr";
+import { request } from "../data/request.js";
+import { Icon } from "./icon.js";
+
+export interface IconPickerProps {
+  label: string;
+  value: string | undefined;
+  /** Undefined takes the icon away. */
+  onPick: (name: string | undefined) => void;
+  /** Shown while there is none. */
+  placeholder?: string;
+}
+
+const most = 84;
+
+/** Any icon of the package, found by its name, in both its weights. */
+export function IconPicker({ label, value, onPick, placeholder = "none" }: IconPickerProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger
+        aria-label={`${label}: ${value ?? placeholder}`}
+        className="flex h-7 min-w-0 grow items-center gap-1.5 rounded-sm border border-field bg-plate-2 px-1.5"
+      >
+        {value ? (
+          <>
+            <Icon name={value} />
+            <Icon name={value} fill />
+            <span className="truncate">{value}</span>
+          </>
+        ) : (
+          <span className="truncate text-ink-2">{placeholder}</span>
+        )}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          aria-label={label}
+          className="z-50 w-[348px] rounded-md border border-ink bg-plate-2 p-2 shadow-lift"
+          onKeyDown={(event) => event.stopPropagation()}
+        >
+          <Grid
+            value={value}
+            onPick={(name) => {
+              onPick(name);
+              setOpen(false);
+            }}
+          />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
+  const [text, setText] = useState("");
+  const wanted = useDeferredValue(text.trim().toLowerCase());
+  const { data: names = [] } = useSWR("/icons/names", (path: string) => request<string[]>(path), {
+    revalidateOnFocus: false,
+  });
+  const found = useMemo(() => {
+    const matching = wanted === "" ? names : names.filter((name) => name.includes(wanted));
+    return matching.slice(0, most);
+  }, [names, wanted]);
+  return (
+    <>
+      <input
+        autoFocus
+        aria-label="Find an icon by its name"
+        placeholder={`Find among ${names.length} icons`}
+        className="mb-2 h-7 w-full rounded-sm border border-field bg-plate-1 px-1.5"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter" && found[0]) onPick(found[0]);
+        }}
+      />
+      <ul className="grid max-h-56 grid-cols-6 gap-0.5 overflow-y-auto">
+        <li>
+          <button
+            type="button"
+            className="grid h-9 w-full place-items-center rounded-sm text-[11px] hover:bg-petrol-soft"
+            onClick={() => onPick(undefined)}
+          >
+            none
+          </button>
+        </li>
+        {found.map((name) => (
+          <li key={name}>
+            <button
+              type="button"
+              title={name}
+              aria-label={name}
+              className={`flex h-9 w-full items-center justify-center gap-0.5 rounded-sm hover:bg-petrol-soft ${name === value ? "bg-petrol-soft outline outline-petrol" : ""}`}
+              onClick={() => onPick(name)}
+            >
+              <Icon name={name} size={20} />
+              <Icon name={name} size={20} fill />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1.5 text-[12px] text-ink-2">
+        {found.length === 0
+          ? "No icon is called that."
+          : "The outline for a tab at rest, the filled one for the chosen tab."}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,90 @@
+import { lazy, Suspense, useState } from "react";
+import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import { Button } from "../../parts/button.js";
+import { Picker } from "../../parts/picker.js";
+import { addKinds, type AddKind } from "./add-kinds.js";
+import type { BenchProps } from "./bench.js";
+import { Ledge } from "./ledge.js";
+
+const Bench = lazy(() => import("./bench.js"));
+
+export interface BenchFootProps {
+  /** What the bench is about; null when nothing is chosen. */
+  bench: BenchProps | null;
+  adding: boolean;
+  onAdding: (adding: boolean) => void;
+  onAdd: (kind: AddKind) => void;
+}
+
+/** px. */
+const usual = 250;
+
+const keysSaid: [string, string][] = [
+  ["Arrows", "walk the plan"],
+  ["A", "adds anything"],
+  ["N", "adds a screen after"],
+  ["Shift N", "inside"],
+  ["Enter", "renames"],
+  ["Alt Arrows", "move"],
+  ["P", "puts the device there"],
+  ["Delete", "takes out"],
+  ["Ctrl Z", "undoes"],
+];
+
+/** The foot of the plan: what there is to say, and the bench with everything about what is chosen. */
+export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
+  const opened = useOpenFrame();
+  const [height, setHeight] = useState(usual);
+  const message = useSession((session) => session.message);
+  const add = adding ? (
+    <span className="w-64 shrink-0">
+      <Picker
+        label="Add"
+        placeholder="Add a screen, tabs, a pair, a sheet …"
+        autoFocus
+        options={addKinds.map(({ id, label, says }) => ({ value: id, label, says }))}
+        onPick={(id) => onAdd(addKinds.find((kind) => kind.id === id)!)}
+        onLeave={() => onAdding(false)}
+      />
+    </span>
+  ) : (
+    <Button icon="plus" onClick={() => onAdding(true)} title="Add a screen, tabs, a pair, a sheet … (A)">
+      Add
+    </Button>
+  );
+  return (
+    <section
+      aria-label="Bench"
+      className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
+      style={bench ? { height } : undefined}
+    >
+      {bench && <Ledge height={height} onChange={setHeight} />}
+      {message && (
+        <div
+          role={message.tone === "fault" ? "alert" : "status"}
+          className={`flex shrink-0 items-center gap-3 border-b px-4 py-2 ${message.tone === "fault" ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}
+        >
+          <span className="grow">{message.text}</span>
+          <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
+        </div>
+      )}
+      {bench ? (
+        <Suspense fallback={null}>
+          <Bench {...bench} add={add} />
+        </Suspense>
+      ) : (
+        <div className="flex items-center gap-4 px-4 py-2">
+          {add}
+          <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <span className="font-semibold">Choose a plate or a card.</span>
+            {keysSaid.map(([key, says]) => (
+              <span key={key} className="text-ink-2">
+                <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
+              </span>
+            ))}
+          </p>
+        </div>
+      )}
+    </section>
+  );
+}

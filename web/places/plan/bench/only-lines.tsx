@@ -1,0 +1,69 @@
+import { bandsOf, factsOf, factValues, type Frame, onlySays, targetsOf } from "../../../../core/index.js";
+import type { Action } from "../../../../core/index.js";
+import { Select } from "../../../parts/select.js";
+
+type Only = NonNullable<Action["only"]>;
+
+const toggled = (all: readonly string[], now: readonly string[] | undefined, id: string): string[] | undefined => {
+  const next = all.filter((other) => (other === id) !== (now ?? all).includes(other));
+  return next.length === all.length || next.length === 0 ? undefined : next;
+};
+
+const plain = (only: Only): Only | undefined => {
+  const kept = Object.fromEntries(Object.entries(only).filter(([, value]) => value !== undefined));
+  return Object.keys(kept).length ? (kept as Only) : undefined;
+};
+
+/** Where something is there alone: on some targets, at some widths, while facts are so. */
+export function OnlyLines({
+  frame,
+  only = {},
+  onChange,
+}: {
+  frame: Frame;
+  only: Only | undefined;
+  onChange: (only: Only | undefined) => void;
+}) {
+  const targets = targetsOf(frame).map((target) => target.id);
+  const bands = bandsOf(frame).map((band) => band.id);
+  const choices = (key: "targets" | "bands", all: readonly string[], name: string) =>
+    all.length > 1 && (
+      <span className="flex flex-wrap items-center gap-2">
+        {all.map((id) => (
+          <label key={id} className="flex items-center gap-1">
+            <input
+              type="checkbox"
+              aria-label={`${name} ${id}`}
+              checked={(only[key] ?? all).includes(id)}
+              onChange={() => onChange(plain({ ...only, [key]: toggled(all, only[key], id) } as Only))}
+            />
+            {id}
+          </label>
+        ))}
+      </span>
+    );
+  return (
+    <span className="flex w-full flex-wrap items-center gap-x-4 gap-y-1 text-[12.5px]">
+      <span className="text-ink-2">There {onlySays(frame, plain(only)) || "everywhere"}</span>
+      {choices("targets", targets, "On")}
+      {choices("bands", bands, "At")}
+      {factsOf(frame).map((fact) => (
+        <Select
+          key={fact.id}
+          label={`While ${fact.label}`}
+          value={only.facts?.[fact.id] === undefined ? "any" : String(only.facts[fact.id])}
+          options={[
+            { value: "any", label: `${fact.label}: any` },
+            ...factValues(fact).map((value) => ({ value: String(value), label: `${fact.label}: ${String(value)}` })),
+          ]}
+          onChange={(text) => {
+            const { [fact.id]: _, ...rest } = only.facts ?? {};
+            const value = factValues(fact).find((each) => String(each) === text);
+            const facts = value === undefined ? rest : { ...rest, [fact.id]: value };
+            onChange(plain({ ...only, facts: Object.keys(facts).length ? facts : undefined } as Only));
+          }}
+        />
+      ))}
+    </span>
+  );
+}

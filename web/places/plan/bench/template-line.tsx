@@ -1,0 +1,39 @@
+import { TextLine } from "../../../parts/text-line.js";
+
+const write = (values: Readonly<Record<string, string>> | undefined): string =>
+  Object.entries(values ?? {})
+    .map(([name, value]) => `${name} = ${value}`)
+    .join("; ");
+
+const read = (text: string): Record<string, string> | undefined => {
+  const values: Record<string, string> = {};
+  for (const part of text.split(";")) {
+    const [, name, value] = /^\s*([A-Za-z_]\w*)\s*=\s*(.*?)\s*$/.exec(part) ?? [];
+    if (name !== undefined) values[name] = value!;
+  }
+  return Object.keys(values).length ? values : undefined;
+};
+
+/** Named values in one line, `name = value; name = value`; a value may hold {a param} or {draft.a field}. */
+export function TemplateLine({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: Readonly<Record<string, string>> | undefined;
+  onChange: (value: Record<string, string> | undefined) => void;
+}) {
+  return (
+    <label className="flex min-w-56 grow items-center gap-1.5">
+      <span className="whitespace-nowrap text-ink-2">{label}</span>
+      <TextLine
+        className="mono text-[12px]"
+        value={write(value)}
+        placeholder="name = {draft.name}"
+        title="name = value; name = value. A value may hold {a param} or {draft.a field}."
+        onDone={(text) => onChange(read(text))}
+      />
+    </label>
+  );
+}

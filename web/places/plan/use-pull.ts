@@ -1,0 +1,104 @@
+import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
+import {
+  applySoundly,
+  type Frame,
+  type Id,
+  plainName,
+  type PlanLayout,
+  type View,
+  waySays,
+  waysOut,
+} from "../../../core/index.js";
+import { addWay, type Planned } from "./edits.js";
+
+interface Point {
+  x: number;
+  y: number;
+}
+
+/** A new way on its way from a node to where it should lead. */
+export interface Pull {
+  from: Id;
+  start: Point;
+  at: Point;
+  target: { id: Id; x: number; y: number; width: number; height: number } | null;
+  planned: Planned | null;
+  says: string[];
+  refused: boolean;
+}
+
+interface Options {
+  frame: Frame;
+  layout: PlanLayout | null;
+  view: View;
+  plan: () => HTMLElement | null;
+  onDrop: (planned: Planned) => void;
+}
+
+/** The smallest thing under a point that a way can lead to. */
+const targetAt = (frame: Frame, layout: PlanLayout, { x, y }: Point): Pull["target"] => {
+  const under = [...layout.cards, ...layout.teeth, ...layout.panes, ...layout.plates].filter(
+    (box) => x >= box.x && x < box.x + box.width && y >= box.y && y < box.y + box.height && box.id !== frame.root,
+  );
+  const [first] = under.sort((a, b) => a.width * a.height - b.width * b.height);
+  return first ?? null;
+};
+
+/** What a new way to the target would come to: the edit, and what taking it does. */
+const lookAt = (frame: Frame, view: View, from: Id, to: Id): Pick<Pull, "planned" | "says" | "refused"> => {
+  if (to === from) return { planned: null, says: ["a way from a screen to itself changes nothing"], refused: true };
+  const planned = addWay(frame, from, to);
+  const result = applySoundly(frame, planned.edit);
+  if (!result.ok) return { planned: null, says: [result.faults[0]!.received, result.faults[0]!.remedy], refused: true };
+  const way = waysOut(from, result.frame.nodes[from]!).findLast((each) => each.to === to);
+  return { planned, says: way ? [waySays(result.frame, view, way)] : [], refused: false };
+};
+
+/** Pulling a peg from a card to where a new way should lead, with what it would do said before it is let go. */
+export const usePull = ({ frame, layout, view, plan, onDrop }: Options) => {
+  const [pull, setPull] = useState<Pull | null>(null);
+  const now = useRef<Pull | null>(null);
+  const show = (next: Pull | null) => {
+    now.current = next;
+    setPull(next);
+  };
+
+  const begin = (event: ReactPointerEvent, from: Id, start: Point): void => {
+    if (event.button !== 0 || !layout) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const move = (moved: PointerEvent) => {
+      const corner = plan()?.getBoundingClientRect();
+      if (!corner) return;
+      const at = { x: moved.clientX - corner.left, y: moved.clientY - corner.top };
+      const target = targetAt(frame, layout, at);
+      const before = now.current;
+      const same = before !== null && before.target?.id === target?.id;
+      const look = same
+        ? before
+        : target
+          ? lookAt(frame, view, from, target.id)
+          : { planned: null, says: ["pull it onto a card, a tab or a plate"], refused: false };
+      show({ from, start, at, target, planned: look.planned, says: look.says, refused: look.refused });
+    };
+    const end = (done: PointerEvent | KeyboardEvent) => {
+      if (done instanceof KeyboardEvent && done.key !== "Escape") return;
+      removeEventListener("pointermove", move);
+      removeEventListener("pointerup", end);
+      removeEventListener("pointercancel", end);
+      removeEventListener("keydown", end);
+      const pulled = now.current;
+      show(null);
+      if (done.type === "pointerup" && pulled?.planned) onDrop(pulled.planned);
+    };
+    addEventListener("pointermove", move);
+    addEventListener("pointerup", end);
+    addEventListener("pointercancel", end);
+    addEventListener("keydown", end);
+  };
+  return { pull, begin };
+};
+
+/** What a pulled way is called. */
+export const pullTitle = (frame: Frame, pull: Pull): string =>
+  pull.target ? `${plainName(frame, pull.from)} → ${plainName(frame, pull.target.id)}` : "A new way";
