@@ -2,7 +2,6 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Trouble } from "./app/trouble.js";
-import { Shelf } from "./places/shelf/shelf.js";
 import "./styles.css";
 
 const router = createBrowserRouter([
@@ -10,7 +9,7 @@ const router = createBrowserRouter([
     ErrorBoundary: Trouble,
     HydrateFallback: () => null,
     children: [
-      { path: "/", Component: Shelf },
+      { path: "/", lazy: async () => ({ Component: (await import("./places/shelf/shelf.js")).Shelf }) },
       { path: "/f/:id", element: <Navigate to="plan" replace /> },
       { path: "/f/:id/plan", lazy: async () => ({ Component: (await import("./app/frame-shell.js")).FrameShell }) },
     ],

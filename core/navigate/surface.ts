@@ -170,6 +170,7 @@ const hidesBars = (lens: Lens, entry: Entry, narrow: boolean): boolean => {
 class SceneBuilder {
   over: OverlayScene[] = [];
   headers: SeenHeader[] = [];
+  overlay: Surface["overlay"] = null;
 
   constructor(
     readonly lens: Lens,
@@ -177,10 +178,19 @@ class SceneBuilder {
     readonly focus: readonly Entry[],
   ) {}
 
-  /** What is around a child: whether it is on the focus path too. */
-  private inside(around: Around, child: Entry, change: Partial<Around>): Around {
+  /** What is around a child of what this is around: whether it is on the focus path too. Written out, as it is made often. */
+  private inside(around: Around, child: Entry): Around {
     const depth = around.depth + 1;
-    return { ...around, ...change, depth, focused: around.focused && this.focus[depth] === child };
+    return {
+      depth,
+      focused: around.focused && this.focus[depth] === child,
+      narrow: around.narrow,
+      inert: around.inert,
+      beneath: around.beneath,
+      closes: around.closes,
+      menu: around.menu,
+      strip: around.strip,
+    };
   }
 
   /** A strip over a child, which is then the innermost one in there. */
@@ -231,30 +241,27 @@ class SceneBuilder {
     const scene: StackScene = { kind: "stack", entry, header: null, base: null, over: [] };
     if (lowest < first) {
       const base = entries[first - 1]!;
-      const place = this.inside(around, base, {
-        inert: around.inert || last > first,
-        beneath: around.beneath || first > 1,
-        closes: around.closes && first === 1,
-      });
-      if (hasHeader(lens, base, "push")) {
-        scene.header = this.draw(entry, base, place);
-      }
+      const place = this.inside(around, base);
+      place.inert ||= last > first;
+      place.beneath ||= first > 1;
+      place.closes &&= first === 1;
+      if (hasHeader(lens, base, "push")) scene.header = this.draw(entry, base, place);
       scene.base = this.scene(base, place);
     }
     for (let i = Math.max(first, lowest); i < entries.length; i += 1) {
       const each = entries[i]!;
       const opens = opensAt(lens, entry, i) as OverlayScene["opens"];
       const over = overOf(nodes[each.node]!);
-      const place = this.inside(around, each, {
-        narrow: around.narrow || isLifted(opens),
-        inert: isLocal(i) ? around.inert || i < last - 1 : false,
-        beneath: true,
-        closes: true,
-        strip: null,
-      });
+      const place = this.inside(around, each);
+      place.narrow ||= isLifted(opens);
+      place.inert = isLocal(i) && (around.inert || i < last - 1);
+      place.beneath = true;
+      place.closes = true;
+      place.strip = null;
       if (place.focused && over === "all") this.headers.length = 0;
       const header = hasHeader(lens, each, opens) ? this.draw(entry, each, place) : null;
       const made = { entry: each, opens, over, stack: entry, header } as OverlayScene;
+      if (place.focused) this.overlay = { node: each.node, opens };
       if (isLocal(i)) scene.over.push(made);
       else this.over.push(made);
       made.child = this.scene(each, place);
@@ -269,30 +276,25 @@ class SceneBuilder {
     const hub = lens.frame.nodes[entry.node] as HubNode;
     const face = faceOf(lens.frame, hub, lens.view);
     const isHidden = (face === "bar" || face === "top") && hidesBars(lens, child, around.narrow);
-    const bar =
-      face === null || isHidden
-        ? null
-        : {
-            hub: entry.node,
-            key: entry.key,
-            face,
-            active,
-            ...tabsOf(lens.frame, hub, face, lens.view, this.facts),
-            inert: around.inert,
-            open: false,
-            level: this.over.length,
-          };
+    const bar = face === null || isHidden ? null : this.bar(entry, hub, face, around.inert);
     // what lies beneath a drawer's hub gives way to its button
     const own = { ...around, menu: face === "drawer", beneath: around.beneath && face !== "drawer" };
     const drawn = hub.strip ? this.draw(entry, child, own, true) : null;
-    const place = this.inside(around, child, {
-      beneath: false,
-      menu: face === "drawer" && !hub.strip,
-      closes: around.closes && !hub.strip,
-      strip: drawn ?? around.strip,
-    });
+    const place = this.inside(around, child);
+    place.beneath = false;
+    place.menu = face === "drawer" && !hub.strip;
+    place.closes &&= !hub.strip;
+    place.strip = drawn ?? around.strip;
     const header = !child.inside && hasHeader(lens, child, "push") ? this.draw(entry, child, place) : null;
     return { kind: "hub", entry, bar, strip: drawn, header, child: this.scene(child, place) };
+  }
+
+  private bar(entry: HubEntry, hub: HubNode, face: Face, inert: boolean): HubScene["bar"] {
+    const { frame, view } = this.lens;
+    const { tabs, more } = tabsOf(frame, hub, face, view, this.facts);
+    const { active } = entry.inside;
+    const level = this.over.length;
+    return { hub: entry.node, key: entry.key, face, active, tabs, more, inert, open: false, level };
   }
 
   private pair(entry: PairEntry, around: Around): PairScene {
@@ -302,11 +304,10 @@ class SceneBuilder {
     const shown = split ? null : shownInside(lens, entry, around.narrow);
     const pane = (name: Pane, child: Entry): PaneScene => {
       const alone = !split && name === "detail";
-      const place = this.inside(around, child, {
-        beneath: around.beneath || alone,
-        menu: around.menu && (!split || name === "list"),
-        closes: around.closes && !alone,
-      });
+      const place = this.inside(around, child);
+      place.beneath ||= alone;
+      place.menu &&= !split || name === "list";
+      place.closes &&= !alone;
       const header = !child.inside && hasHeader(lens, child, "push") ? this.draw(entry, child, place) : null;
       return { pane: name, header, child: this.scene(child, place) };
     };
@@ -322,23 +323,20 @@ class SceneBuilder {
   }
 }
 
-const eachSeen = (
-  scene: Scene,
-  screen: (scene: ScreenScene) => void,
-  bar: (bar: NonNullable<HubScene["bar"]>) => void,
-): void => {
+const eachSeen = (scene: Scene, screens: ScreenScene[], bars: (SeenBar & { level: number })[]): void => {
   switch (scene.kind) {
     case "screen":
-      return screen(scene);
+      screens.push(scene);
+      return;
     case "stack":
-      if (scene.base) eachSeen(scene.base, screen, bar);
-      for (const overlay of scene.over) eachSeen(overlay.child, screen, bar);
+      if (scene.base) eachSeen(scene.base, screens, bars);
+      for (const overlay of scene.over) eachSeen(overlay.child, screens, bars);
       return;
     case "hub":
-      if (scene.bar) bar(scene.bar);
-      return eachSeen(scene.child, screen, bar);
+      if (scene.bar) bars.push(scene.bar);
+      return eachSeen(scene.child, screens, bars);
     case "pair":
-      for (const pane of scene.panes) eachSeen(pane.child, screen, bar);
+      for (const pane of scene.panes) eachSeen(pane.child, screens, bars);
   }
 };
 
@@ -363,20 +361,14 @@ export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
   const over = full < 0 ? builder.over : builder.over.slice(full);
   const highest = builder.over.length;
 
-  const bars: SeenBar[] = [];
+  const bars: (SeenBar & { level: number })[] = [];
   const screens: ScreenScene[] = [];
-  for (const scene of base ? [base, ...over.map((each) => each.child)] : over.map((each) => each.child))
-    eachSeen(
-      scene,
-      (screen) => {
-        screen.inert ||= screen.level < highest;
-        screens.push(screen);
-      },
-      (bar) => {
-        bar.inert ||= bar.level < highest;
-        bars.push(bar);
-      },
-    );
+  if (base) eachSeen(base, screens, bars);
+  for (const overlay of over) eachSeen(overlay.child, screens, bars);
+  if (highest > 0) {
+    for (const screen of screens) screen.inert ||= screen.level < highest;
+    for (const bar of bars) bar.inert ||= bar.level < highest;
+  }
   const drawer =
     state.drawer === null
       ? null
@@ -386,14 +378,12 @@ export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
     for (const bar of bars) bar.inert = bar !== drawer;
     drawer.open = true;
   }
-  const at = overlayOn(lens, focus);
-  const shown = at < 0 ? null : focus[at + 1]!;
   return {
     base,
     over,
     focus,
     top: focus.at(-1) as ScreenEntry,
-    overlay: shown && { node: shown.node, opens: wishOf(lens, shown) as OverlayScene["opens"] },
+    overlay: builder.overlay,
     bars,
     headers: builder.headers,
     screens,

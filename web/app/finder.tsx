@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { nameOf, placesOf, waysOut } from "../../core/index.js";
 import { Picker, type PickerOption } from "../parts/picker.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
@@ -17,6 +17,7 @@ export function Finder() {
   const frame = useSession((session) => session.frame);
   const [, choose] = useChosen();
   const box = useRef<HTMLDivElement>(null);
+  const [open, setOpen] = useState(false);
 
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
@@ -29,20 +30,27 @@ export function Finder() {
   }, []);
 
   const options = useMemo<PickerOption[]>(
-    () => [
-      ...Object.entries(frame.nodes).map(([id, node]) => ({
-        value: `node ${id}`,
-        label: nameOf(frame, id),
-        says: `${node.kind} · ${id}`,
-      })),
-      ...Object.entries(frame.nodes).flatMap(([id, node]) =>
-        waysOut(id, node)
-          .filter((way) => way.via === "action")
-          .map((way) => ({ value: `node ${id}`, label: way.label, says: `action on ${nameOf(frame, id)}` })),
-      ),
-      ...Object.entries(commands).map(([value, label]) => ({ value: `command ${value}`, label, says: "command" })),
-    ],
-    [frame],
+    () =>
+      !open
+        ? []
+        : [
+            ...Object.entries(frame.nodes).map(([id, node]) => ({
+              value: `node ${id}`,
+              label: nameOf(frame, id),
+              says: `${node.kind} · ${id}`,
+            })),
+            ...Object.entries(frame.nodes).flatMap(([id, node]) =>
+              waysOut(id, node)
+                .filter((way) => way.via === "action")
+                .map((way) => ({ value: `node ${id}`, label: way.label, says: `action on ${nameOf(frame, id)}` })),
+            ),
+            ...Object.entries(commands).map(([value, label]) => ({
+              value: `command ${value}`,
+              label,
+              says: "command",
+            })),
+          ],
+    [frame, open],
   );
   const pick = (value: string) => {
     const [kind, id = ""] = value.split(" ");
@@ -53,7 +61,7 @@ export function Finder() {
     else opened.send({ do: "back" });
   };
   return (
-    <div ref={box} className="ml-2 w-56 min-w-24">
+    <div ref={box} className="ml-2 w-56 min-w-24" onFocus={() => setOpen(true)} onBlur={() => setOpen(false)}>
       <Picker
         label="Find"
         placeholder="Find anything (Ctrl K)"

@@ -11,7 +11,7 @@ import { useOpenFrame, useSession } from "./open-frame.js";
 const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** Every change that was kept, the newest first; any of them can be named, and made the newest again. */
-export function HistoryPanel({ open, onClose }: { open: boolean; onClose: () => void }) {
+export default function HistoryPanel({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <PanelDialog
       title="Changes"

@@ -1,12 +1,13 @@
 import { DropdownMenu } from "radix-ui";
-import { useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import { Button } from "../parts/button.js";
 import { TextLine } from "../parts/text-line.js";
 import { Finder } from "./finder.js";
-import { HistoryPanel } from "./history-panel.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 import { setDark, useDark } from "./theme.js";
+
+const HistoryPanel = lazy(() => import("./history-panel.js"));
 
 const item = "flex cursor-pointer items-center rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-petrol-soft";
 
@@ -109,7 +110,7 @@ export function TopLine() {
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
-      <HistoryPanel open={past} onClose={() => setPast(false)} />
+      <Suspense fallback={null}>{past && <HistoryPanel open onClose={() => setPast(false)} />}</Suspense>
     </header>
   );
 }

@@ -12,6 +12,7 @@ import {
   plainName,
   type State,
   step,
+  type View,
 } from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import { type Chosen, useChosen } from "../../app/place.js";
@@ -55,6 +56,24 @@ const besideChosen = (frame: Frame, { id, parent }: Chosen): readonly string[] =
   return drawn.slice(Math.max(0, at - 2), at + 3);
 };
 
+/** For each card the state its picture shows: as a person first comes there, else opened from outside. */
+const pictureStates = (frame: Frame, view: View, runs: boolean): ((card: Card) => State | null) => {
+  if (!runs) return () => null;
+  const known = new Map<string, State | null>();
+  const first = launch(frame, view).state;
+  const explored = Object.keys(frame.nodes).length <= mostExplored ? exploredOf(frame, view) : null;
+  return ({ id }) => {
+    let found = known.get(id);
+    if (found === undefined) {
+      found =
+        explored?.get(id)?.state ??
+        (isAttached(frame, id) ? step(frame, view, first, { do: "open", to: id }).state : null);
+      known.set(id, found);
+    }
+    return found;
+  };
+};
+
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {
   const opened = useOpenFrame();
@@ -91,23 +110,9 @@ export function Plan() {
     return fitPlan(frame, { width: size.width - 2 * margin, height: size.height - 2 * margin }, aspect, beside, view);
   }, [frame, size?.width, size?.height, aspect, chosen, view]);
 
-  const first = useMemo(() => (runs ? launch(frame, view).state : null), [frame, view, runs]);
-  const shown = useMemo(() => {
-    const known = new Map<string, State | null>();
-    const explored = runs && Object.keys(frame.nodes).length <= mostExplored ? exploredOf(frame, view) : null;
-    return (card: Card): State | null => {
-      if (!runs || !first) return null;
-      const key = card.id;
-      let found = known.get(key);
-      if (found === undefined) {
-        found =
-          explored?.get(card.id)?.state ??
-          (isAttached(frame, card.id) ? step(frame, view, first, { do: "open", to: card.id }).state : null);
-        known.set(key, found);
-      }
-      return found;
-    };
-  }, [frame, view, first, runs]);
+  // pictures and the bench follow when the plan itself and the device are painted
+  const deferred = useDeferredValue(frame);
+  const shown = useMemo(() => pictureStates(deferred, view, runs), [deferred, view, runs]);
 
   const path = runs && !state.outside ? focusPath({ frame, view }, state.root) : [];
   const here = path.at(-1)?.node;
@@ -185,7 +190,6 @@ export function Plan() {
     takesFocus.current = true;
   };
 
-  const deferred = useDeferredValue(frame);
   const pegs = useMemo(
     () => (layout && chosen && !drag ? pegsOf(frame, layout, chosen) : []),
     [frame, layout, chosen, drag],
@@ -313,8 +317,9 @@ export function Plan() {
                 <ScreenCard
                   key={`${card.parent} ${card.id}`}
                   frame={frame}
+                  pictured={deferred}
                   card={card}
-                  state={card.picture ? shown(card) : null}
+                  state={card.picture && Object.hasOwn(deferred.nodes, card.id) ? shown(card) : null}
                   view={view}
                   dark={dark}
                   chosen={isChosen(card.id, card.parent)}

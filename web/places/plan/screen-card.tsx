@@ -5,6 +5,8 @@ import { RenameLine } from "./rename-line.js";
 
 export interface ScreenCardProps {
   frame: Frame;
+  /** The frame its picture is of: it may be one change behind. */
+  pictured: Frame;
   card: Card;
   /** What its picture shows; null for a row. */
   state: State | null;
@@ -23,6 +25,7 @@ export interface ScreenCardProps {
 /** A screen on the plan: its picture as it is arranged, or its title where there is no room. */
 export const ScreenCard = memo(function ScreenCard({
   frame,
+  pictured,
   card,
   state,
   view,
@@ -52,7 +55,7 @@ export const ScreenCard = memo(function ScreenCard({
         {card.picture && state ? (
           <>
             <span className="sr-only">{title}, screen</span>
-            <Picture frame={frame} state={state} view={view} width={width - 3} height={height - 3} dark={dark} />
+            <Picture frame={pictured} state={state} view={view} width={width - 3} height={height - 3} dark={dark} />
           </>
         ) : (
           <span className="flex size-full items-center truncate px-2 font-medium">{title}</span>

@@ -1,0 +1,15 @@
+import { readFileSync } from "node:fs";
+import { propertySays, viewOf, exploredOf, looksOf, planLayout, fitPlan, ladderOf, launch, surfaceOf, arrange, snapshotOf, step } from "../core/index.js";
+const f0 = JSON.parse(readFileSync(`demo/allotment.frame.json`, "utf8"));
+const time = (name: string, fn: (f: any) => void, n = 60) => { const ts: number[] = []; for (let i = 0; i < n; i++) { const f = { ...f0, nodes: { ...f0.nodes } }; const t = performance.now(); fn(f); ts.push(performance.now() - t); } ts.sort((a, b) => a - b); console.log(name, ts[n >> 1]!.toFixed(3), "ms"); };
+const v = viewOf(f0);
+time("explored", (f) => exploredOf(f, v));
+time("looks tasksTab", (f) => looksOf(f, v, "plot"));
+time("says home", (f) => propertySays(f, v, "tasksTab"));
+time("fit", (f) => fitPlan(f, { width: 920, height: 500 }, 2.1, () => false, v));
+time("launch", (f) => launch(f, v));
+const s = launch(f0, v).state;
+const many = (name: string, fn: () => void) => { for (let i = 0; i < 3000; i++) fn(); const t = performance.now(); for (let i = 0; i < 20000; i++) fn(); console.log(name, ((performance.now() - t) / 20).toFixed(2), "us"); };
+const deep = [{ do: "pick", row: 3 }, { do: "tap", action: "log" }].reduce((st: any, e: any) => step(f0, v, st, e).state, s);
+many("surface", () => surfaceOf(f0, deep, v)); many("arrange", () => arrange(f0, deep, v)); many("ladder", () => ladderOf(f0, v, deep)); many("snapshot", () => snapshotOf(f0, v, { state: deep, moves: [], notes: [] }));
+many("step back", () => step(f0, v, deep, { do: "back" }));
