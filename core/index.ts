@@ -29,6 +29,7 @@ export type {
   Target,
   Theme,
 } from "./frame/types.js";
+export { colourNames, sizeNames } from "./frame/types.js";
 export {
   againOf,
   backOf,
@@ -57,6 +58,7 @@ export { faultsOf } from "./frame/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
 export { pointer, segmentsOf } from "./frame/pointer.js";
 export { type StartingShape, startingShapes } from "./frame/starts.js";
+export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./frame/theme.js";
 export { bandAt, type Insets, noInsets, targetIn, type View, viewOf } from "./frame/view.js";
 export { plainFrame, writeFrame } from "./frame/write.js";
 

@@ -3,17 +3,7 @@ import { faceOf, type ShownTabs, tabsOf } from "../frame/faces.js";
 import { isLifted } from "../frame/opens.js";
 import type { Face, Frame, HubNode, Id, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import {
-  firstOverlay,
-  focusPath,
-  isSplit,
-  type Lens,
-  opensAt,
-  overlayOn,
-  shownInside,
-  topOf,
-  wishOf,
-} from "./focus.js";
+import { firstOverlay, focusPath, isSplit, type Lens, opensAt, shownInside, topOf } from "./focus.js";
 import { fill } from "./run.js";
 import {
   type ContainerEntry,

@@ -9,6 +9,7 @@ const commands = {
   redo: "Redo",
   relaunch: "Start the device over",
   back: "Back on the device",
+  theme: "Theme and bars",
 } as const;
 
 /** Finds any node, action or command by typing its name. */
@@ -58,6 +59,7 @@ export function Finder() {
     else if (id === "undo") opened.undo();
     else if (id === "redo") opened.redo();
     else if (id === "relaunch") opened.relaunch();
+    else if (id === "theme") opened.setTheming(true);
     else opened.send({ do: "back" });
   };
   return (

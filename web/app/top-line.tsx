@@ -104,6 +104,9 @@ export function TopLine() {
                 Download the file
               </a>
             </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => opened.setTheming(true)}>
+              Theme and bars of the app…
+            </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => setDark(!dark)}>
               {dark ? "Light theme" : "Dark theme"}
             </DropdownMenu.Item>

@@ -58,6 +58,8 @@ export interface Session {
   deleted: boolean;
   device: Device;
   chosen: Chosen | null;
+  /** The bench shows the app's theme instead of what is chosen. */
+  theming: boolean;
 }
 
 const queueKey = (id: string): string => `handy-frame:queue:${id}`;
@@ -108,6 +110,7 @@ export class OpenFrame {
       deleted: head.deleted ?? false,
       device,
       chosen: null,
+      theming: false,
     });
     for (const { label, edit } of stored<Queued[]>(localStorage, queueKey(id)) ?? []) this.edit(edit, label);
   }
@@ -227,8 +230,12 @@ export class OpenFrame {
     return null;
   }
 
+  setTheming(theming: boolean): void {
+    this.external.set({ theming });
+  }
+
   choose(chosen: Chosen | null): void {
-    this.external.set({ chosen });
+    this.external.set({ chosen, theming: false });
   }
 
   /** Makes an edit; answers the faults that forbid it, which are told too, or null. */

@@ -26,8 +26,8 @@ function Badge({ badge }: { badge: number | "dot" | undefined }) {
   const dot = badge === "dot";
   return (
     <span
-      className={`absolute -top-1 left-[58%] rounded-full text-center text-[10px] leading-4 font-bold text-white ${dot ? "mt-0.5 size-2.5" : "min-w-4 px-1"}`}
-      style={{ background: "var(--badge)" }}
+      className={`absolute -top-1 left-[58%] rounded-full text-center text-[10px] leading-4 font-bold ${dot ? "mt-0.5 size-2.5" : "min-w-4 px-1"}`}
+      style={{ background: "var(--badge)", color: "var(--badge-ink)" }}
     >
       {dot ? "" : badge > 99 ? "99+" : badge}
     </span>

@@ -1,14 +1,15 @@
 import { type CSSProperties, useCallback, useMemo, useRef } from "react";
 import {
   arrangeSurface,
+  coloursOf,
   type Frame,
+  inkOn,
   type NavigationEvent,
   type Region,
   type State,
   surfaceOf,
   type View,
 } from "../../core/index.js";
-import { coloursOf } from "./colours.js";
 import { DrawnRegions } from "./drawn-regions.js";
 import { useEdgeSwipe } from "./use-edge-swipe.js";
 import { useSheetDrag } from "./use-sheet-drag.js";
@@ -75,6 +76,7 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
     "--bar-ink": colours.barInk,
     "--bar-active": colours.barActive,
     "--badge": colours.badge,
+    "--badge-ink": inkOn(colours.badge),
   } as CSSProperties;
   // what is there before and after does not move with the finger: a bar, the list of a split pair
   const stays = (region: Region): boolean =>

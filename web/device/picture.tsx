@@ -1,14 +1,15 @@
 import { memo } from "react";
 import {
   arrangeSurface,
+  coloursOf,
   type Frame,
+  type Palette,
   type Region,
   type ScreenNode,
   type State,
   surfaceOf,
   type View,
 } from "../../core/index.js";
-import { coloursOf } from "./colours.js";
 
 export interface PictureProps {
   frame: Frame;
@@ -19,8 +20,6 @@ export interface PictureProps {
   height: number;
   dark: boolean;
 }
-
-type Palette = ReturnType<typeof coloursOf>;
 
 /** A rectangle of the picture, px. */
 interface Box {

@@ -7,6 +7,7 @@ import type { BenchProps } from "./bench.js";
 import { Ledge } from "./ledge.js";
 
 const Bench = lazy(() => import("./bench.js"));
+const ThemeGroups = lazy(() => import("./bench/theme-groups.js"));
 
 export interface BenchFootProps {
   /** What the bench is about; null when nothing is chosen. */
@@ -35,6 +36,10 @@ const keysSaid: [string, string][] = [
 export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
   const opened = useOpenFrame();
   const [height, setHeight] = useState(usual);
+  const frame = useSession((session) => session.frame);
+  const theming = useSession((session) => session.theming);
+  const setTheming = (on: boolean) => opened.setTheming(on);
+  const isHigh = bench !== null || theming;
   const message = useSession((session) => session.message);
   const add = adding ? (
     <span className="w-64 shrink-0">
@@ -56,9 +61,9 @@ export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
     <section
       aria-label="Bench"
       className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
-      style={bench ? { height } : undefined}
+      style={isHigh ? { height } : undefined}
     >
-      {bench && <Ledge height={height} onChange={setHeight} />}
+      {isHigh && <Ledge height={height} onChange={setHeight} />}
       {message && (
         <div
           role={message.tone === "fault" ? "alert" : "status"}
@@ -68,13 +73,20 @@ export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
           <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
         </div>
       )}
-      {bench ? (
+      {theming ? (
+        <Suspense fallback={null}>
+          <ThemeGroups frame={frame} onClose={() => setTheming(false)} />
+        </Suspense>
+      ) : bench ? (
         <Suspense fallback={null}>
           <Bench {...bench} add={add} />
         </Suspense>
       ) : (
         <div className="flex items-center gap-4 px-4 py-2">
           {add}
+          <Button icon="palette" onClick={() => setTheming(true)}>
+            Theme and bars
+          </Button>
           <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
             <span className="font-semibold">Choose a plate or a card.</span>
             {keysSaid.map(([key, says]) => (

@@ -39,9 +39,12 @@ import { pegsOf, pullSpot } from "./pegs.js";
 import { PegMarks } from "./peg-marks.js";
 import { PlateBox } from "./plate-box.js";
 import { ScreenCard } from "./screen-card.js";
+import { FarView } from "./far-view.js";
 import { ToothBox } from "./tooth-box.js";
 import { useDrag } from "./use-drag.js";
 import { pullTitle, usePull } from "./use-pull.js";
+import { farZoom, panFrom, useZoom } from "./use-zoom.js";
+import { ZoomButtons } from "./zoom-buttons.js";
 
 const arrows: Record<string, Direction> = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "left", ArrowRight: "right" };
 /** A frame larger than this gets its pictures without the way a person comes to each screen. */
@@ -87,9 +90,10 @@ export function Plan() {
   const [renaming, setRenaming] = useState(false);
   const [adding, setAdding] = useState(false);
   const [lit, setLit] = useState<string | null>(null);
-  const [scroll, setScroll] = useState({ x: 0, y: 0 });
   const plan = useRef<HTMLDivElement>(null);
   const scroller = useRef<HTMLDivElement | null>(null);
+  const [scroll, setScroll] = useState({ x: 0, y: 0 });
+  const { zoom, zoomBy, zoomTo } = useZoom(scroller);
   const takesFocus = useRef(false);
 
   // an address may name what is not there (any more), or no place: then the first one
@@ -133,6 +137,7 @@ export function Plan() {
     frame,
     layout,
     view,
+    zoom,
     plan: () => plan.current,
     onDrop: (look) => make(look.planned),
   });
@@ -141,6 +146,7 @@ export function Plan() {
     frame,
     layout,
     view,
+    zoom,
     plan: () => plan.current,
     onDrop: (planned) => make(planned),
   });
@@ -174,6 +180,10 @@ export function Plan() {
     else if (event.key === "Enter" || event.key === "F2") setRenaming(chosen !== null);
     else if (key === "n") setRenaming(make(event.shiftKey ? addInside(frame, at) : addAfter(frame, at)));
     else if (event.key === "Delete" || event.key === "Backspace") make(takeOut(frame, at));
+    else if (key === "+" || key === "=") zoomBy(1.25);
+    else if (key === "-") zoomBy(0.8);
+    else if (key === "0") zoomTo(1);
+    else if (key === "f") zoomTo(fitZoom());
     else if (key === "a") setAdding(true);
     else if (key === "p" && chosen) opened.putDevice(chosen.id);
     else if (event.key === "Escape") choose(null);
@@ -202,10 +212,26 @@ export function Plan() {
   const isEntry = (id: string, parent: string | null) => (chosen ? isChosen(id, parent) : id === frame.root);
   const inSight = ({ x, y, width, height }: { x: number; y: number; width: number; height: number }): boolean =>
     !size ||
-    (x < scroll.x + size.width + 300 &&
-      x + width > scroll.x - 300 &&
-      y < scroll.y + size.height + 300 &&
-      y + height > scroll.y - 300);
+    (x * zoom < scroll.x + size.width + 300 &&
+      (x + width) * zoom > scroll.x - 300 &&
+      y * zoom < scroll.y + size.height + 300 &&
+      (y + height) * zoom > scroll.y - 300);
+  const isFar = zoom < farZoom;
+  const fitZoom = (): number =>
+    layout && size
+      ? Math.min(1, (size.width - 2 * margin) / layout.width, (size.height - 2 * margin) / layout.height)
+      : 1;
+  /** What lies under the pointer where nothing is drawn by itself: the smallest thing there. */
+  const chosenAt = (event: { clientX: number; clientY: number }): Chosen | null => {
+    const corner = plan.current?.getBoundingClientRect();
+    if (!corner || !layout) return null;
+    const at = { x: (event.clientX - corner.left) / zoom, y: (event.clientY - corner.top) / zoom };
+    const under = [...layout.cards, ...layout.teeth, ...layout.plates].filter(
+      (box) => at.x >= box.x && at.x < box.x + box.width && at.y >= box.y && at.y < box.y + box.height,
+    );
+    const [first] = under.sort((a, b) => a.width * a.height - b.width * b.height);
+    return first ? { id: first.id, parent: first.parent } : null;
+  };
   const plateOf = (id: string) => layout!.plates.find((plate) => plate.id === id)!;
   const naming = (id: string, parent: string | null) => ({
     renaming: renaming && isChosen(id, parent),
@@ -214,7 +240,7 @@ export function Plan() {
   });
 
   return (
-    <main className="flex min-w-0 grow flex-col" onKeyDown={keys}>
+    <main className="relative flex min-w-0 grow flex-col" onKeyDown={keys}>
       <div
         ref={(element) => {
           scroller.current = element;
@@ -228,13 +254,18 @@ export function Plan() {
         }}
         onPointerDown={(event) => {
           const element = (event.target as HTMLElement).closest<HTMLElement>("[data-node]");
-          if (!element || event.target instanceof HTMLInputElement) return;
-          const next: Chosen = { id: element.dataset.node!, parent: element.dataset.parent || null };
+          if (event.target instanceof HTMLInputElement) return;
+          const next = element
+            ? { id: element.dataset.node!, parent: element.dataset.parent || null }
+            : isFar
+              ? chosenAt(event)
+              : null;
+          if (!next) return panFrom(event, event.currentTarget);
           if (!isChosen(next.id, next.parent)) {
             setRenaming(false);
             choose(next, false);
           }
-          element.focus({ preventScroll: true });
+          element?.focus({ preventScroll: true });
           begin(event, next);
         }}
         onDoubleClick={() => chosen && setRenaming(true)}
@@ -245,8 +276,16 @@ export function Plan() {
             role="tree"
             aria-label={`Plan of ${frame.name}`}
             className="absolute select-none"
-            style={{ left: margin, top: margin, width: layout.width, height: layout.height + margin }}
+            style={{
+              left: margin,
+              top: margin,
+              width: layout.width,
+              height: layout.height + margin,
+              transform: zoom === 1 ? undefined : `scale(${zoom})`,
+              transformOrigin: "0 0",
+            }}
           >
+            {isFar && <FarView layout={layout} chosen={chosen} />}
             {layout.tray && (
               <div
                 className="absolute rounded-md border border-dashed border-field"
@@ -263,7 +302,10 @@ export function Plan() {
                 </p>
               </div>
             )}
-            {[...layout.plates, ...layout.covers]
+            {(isFar
+              ? layout.plates.filter((plate) => isChosen(plate.id, plate.parent))
+              : [...layout.plates, ...layout.covers]
+            )
               .filter(inSight)
               .sort((a, b) => a.depth - b.depth)
               .map((box) =>
@@ -281,7 +323,7 @@ export function Plan() {
                   />
                 ),
               )}
-            {layout.panes.filter(inSight).map((pane) => (
+            {(isFar ? [] : layout.panes).filter(inSight).map((pane) => (
               <PaneBox
                 key={`${pane.pair} ${pane.id}`}
                 frame={frame}
@@ -292,7 +334,7 @@ export function Plan() {
                 {...naming(pane.id, pane.pair)}
               />
             ))}
-            {layout.teeth
+            {(isFar ? [] : layout.teeth)
               .filter((tooth) => inSight(tooth))
               .map((tooth) => {
                 const hub = plateOf(tooth.hub);
@@ -310,9 +352,9 @@ export function Plan() {
                   />
                 );
               })}
-            <Stairs cards={layout.cards} />
+            {!isFar && <Stairs cards={layout.cards} />}
             {layout.cards
-              .filter((card) => inSight(card) || isChosen(card.id, card.parent))
+              .filter((card) => (!isFar && inSight(card)) || isChosen(card.id, card.parent))
               .map((card) => (
                 <ScreenCard
                   key={`${card.parent} ${card.id}`}
@@ -394,6 +436,7 @@ export function Plan() {
           </div>
         )}
       </div>
+      <ZoomButtons zoom={zoom} onZoom={zoomTo} onFit={() => zoomTo(fitZoom())} />
       <BenchFoot
         adding={adding}
         onAdding={setAdding}

@@ -17,6 +17,8 @@ interface Options {
   frame: Frame;
   layout: PlanLayout | null;
   view: View;
+  /** Screen px for each px of the plan. */
+  zoom: number;
   /** The plan's own element: the pointer is measured from its corner. */
   plan: () => HTMLElement | null;
   onDrop: (look: DropLook) => void;
@@ -25,7 +27,7 @@ interface Options {
 const threshold = 5;
 
 /** Dragging by the pointer. What a drop would do is worked out whenever it would go somewhere else. */
-export const useDrag = ({ frame, layout, view, plan, onDrop }: Options) => {
+export const useDrag = ({ frame, layout, view, zoom, plan, onDrop }: Options) => {
   const [drag, setDrag] = useState<Drag | null>(null);
   const now = useRef<Drag | null>(null);
   const show = (next: Drag | null) => {
@@ -40,7 +42,7 @@ export const useDrag = ({ frame, layout, view, plan, onDrop }: Options) => {
       const far = Math.hypot(moved.clientX - from.x, moved.clientY - from.y) > threshold;
       const corner = plan()?.getBoundingClientRect();
       if ((!far && !now.current) || !corner) return;
-      const point = { x: moved.clientX - corner.left, y: moved.clientY - corner.top };
+      const point = { x: (moved.clientX - corner.left) / zoom, y: (moved.clientY - corner.top) / zoom };
       const place = placeAt(frame, layout, chosen.id, point);
       const same = now.current && now.current.place.to === place.to && now.current.place.after === place.after;
       show({ chosen, ...point, place, look: same ? now.current!.look : lookAtDrop(frame, view, chosen, place) });

@@ -31,6 +31,8 @@ interface Options {
   frame: Frame;
   layout: PlanLayout | null;
   view: View;
+  /** Screen px for each px of the plan. */
+  zoom: number;
   plan: () => HTMLElement | null;
   onDrop: (planned: Planned) => void;
 }
@@ -55,7 +57,7 @@ const lookAt = (frame: Frame, view: View, from: Id, to: Id): Pick<Pull, "planned
 };
 
 /** Pulling a peg from a card to where a new way should lead, with what it would do said before it is let go. */
-export const usePull = ({ frame, layout, view, plan, onDrop }: Options) => {
+export const usePull = ({ frame, layout, view, zoom, plan, onDrop }: Options) => {
   const [pull, setPull] = useState<Pull | null>(null);
   const now = useRef<Pull | null>(null);
   const show = (next: Pull | null) => {
@@ -70,7 +72,7 @@ export const usePull = ({ frame, layout, view, plan, onDrop }: Options) => {
     const move = (moved: PointerEvent) => {
       const corner = plan()?.getBoundingClientRect();
       if (!corner) return;
-      const at = { x: moved.clientX - corner.left, y: moved.clientY - corner.top };
+      const at = { x: (moved.clientX - corner.left) / zoom, y: (moved.clientY - corner.top) / zoom };
       const target = targetAt(frame, layout, at);
       const before = now.current;
       const same = before !== null && before.target?.id === target?.id;
