@@ -6,10 +6,14 @@ import {
   backEvent,
   hasEdgeSwipe,
   hasSystemBack,
+  type Frame,
   ladderOf,
+  plainName,
+  type State,
   targetIn,
   targetsOf,
   topOf,
+  type View,
 } from "../../core/index.js";
 import { useOpenFrame, useSession } from "../app/open-frame.js";
 import { useDark } from "../app/theme.js";
@@ -23,6 +27,15 @@ import { Outside } from "./outside.js";
 
 const bandWidths = [390, 700, 1100];
 
+const ends: Record<string, string> = { exit: "out", stay: "nothing goes back", loop: "round for ever" };
+
+/** The ladder of one target in a line. */
+const backWords = (frame: Frame, view: View, state: State): string => {
+  const { steps, end } = ladderOf(frame, view, state);
+  const names = steps.slice(0, 4).map((after) => plainName(frame, topOf({ frame, view }, after.root).node));
+  return [...names, ...(steps.length > 4 ? ["…"] : []), ends[end]].join(", ");
+};
+
 /** The live device, what Back will do from where it is, and why the last thing happened. */
 export function Companion({ onFold }: { onFold: () => void }) {
   const opened = useOpenFrame();
@@ -30,6 +43,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
   const device = useSession((session) => session.device);
   const dark = useDark();
   const [room, size] = useSize();
+  const [both, setBoth] = useState(false);
   const [ghost, setGhost] = useState<number | null>(null);
 
   const { view, beyond } = device;
@@ -40,7 +54,18 @@ export function Companion({ onFold }: { onFold: () => void }) {
   );
   const target = targetIn(frame, view);
   const shown = ghost !== null ? ladder?.steps[ghost] : undefined;
-  const scale = size ? Math.min(size.width / view.width, size.height / view.height, 1) : 0;
+  const views = useMemo(
+    () => (both ? targetsOf(frame).map(({ id }) => ({ ...view, target: id })) : [view]),
+    [both, frame, view],
+  );
+  const captions = both ? 78 : 0;
+  const scale = size
+    ? Math.min(
+        (size.width - 12 * (views.length - 1)) / views.length / view.width,
+        (size.height - captions) / view.height,
+        1,
+      )
+    : 0;
   const address = beyond.length || state.outside ? null : addressOf(frame, topOf({ frame, view }, state.root));
 
   const climb = (steps: number) => {
@@ -62,7 +87,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
   return (
     <aside
       aria-label="Companion"
-      className="flex w-[322px] shrink-0 flex-col gap-2.5 border-l border-ink bg-page p-3.5 pt-2.5"
+      className={`flex shrink-0 flex-col gap-2.5 border-l border-ink bg-page p-3.5 pt-2.5 ${both ? "w-[min(590px,50vw)]" : "w-[322px]"}`}
     >
       <div className="flex items-center gap-1.5">
         <output
@@ -87,46 +112,64 @@ export function Companion({ onFold }: { onFold: () => void }) {
           <select
             aria-label="Target: how Back works on the device"
             className="h-7 min-w-0 rounded-sm border border-field bg-plate-2 px-1"
-            value={target.id}
-            onChange={(event) => opened.setView({ target: event.target.value })}
+            value={both ? "*" : target.id}
+            onChange={(event) => {
+              setBoth(event.target.value === "*");
+              if (event.target.value !== "*") opened.setView({ target: event.target.value });
+            }}
           >
             {targetsOf(frame).map(({ id, label }) => (
               <option key={id} value={id}>
                 {label}
               </option>
             ))}
+            <option value="*">All, side by side</option>
           </select>
         )}
       </div>
-      <div ref={room} className="grid min-h-60 grow place-items-start justify-center overflow-hidden">
-        {scale > 0 && (
-          <div
-            data-device
-            className={`relative overflow-hidden border bg-plate-2 ${shown ? "border-dashed border-petrol" : "border-ink"}`}
-            style={{ borderRadius: 14, width: view.width * scale, height: view.height * scale }}
-          >
-            {beyond.length > 0 ? (
-              <Beyond beyond={beyond} />
-            ) : state.outside ? (
-              <Outside onReturn={() => opened.send({ do: "return" })} onRelaunch={() => opened.relaunch()} />
-            ) : (
-              <LiveDevice
-                frame={frame}
-                state={shown ?? state}
-                view={view}
-                dark={dark}
-                scale={scale}
-                ghost={shown !== undefined}
-                send={(event) => opened.send(event)}
-              />
+      <div ref={room} className="flex min-h-60 grow items-start justify-center gap-3 overflow-hidden">
+        {views.map((each) => (
+          <figure key={each.target} className="flex flex-col gap-1.5">
+            {both && (
+              <figcaption className="truncate text-center font-semibold" style={{ width: each.width * scale }}>
+                {targetIn(frame, each).label}
+              </figcaption>
             )}
-            {shown && (
-              <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">
-                after {ghost! + 1} × Back
-              </span>
+            {scale > 0 && (
+              <div
+                data-device={both ? each.target : ""}
+                className={`relative overflow-hidden border bg-plate-2 ${shown ? "border-dashed border-petrol" : "border-ink"}`}
+                style={{ borderRadius: 14, width: each.width * scale, height: each.height * scale }}
+              >
+                {beyond.length > 0 ? (
+                  <Beyond beyond={beyond} />
+                ) : state.outside ? (
+                  <Outside onReturn={() => opened.send({ do: "return" })} onRelaunch={() => opened.relaunch()} />
+                ) : (
+                  <LiveDevice
+                    frame={frame}
+                    state={shown ?? state}
+                    view={each}
+                    dark={dark}
+                    scale={scale}
+                    ghost={shown !== undefined}
+                    send={(event) => opened.send(event, each.target)}
+                  />
+                )}
+                {shown && (
+                  <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">
+                    after {ghost! + 1} × Back
+                  </span>
+                )}
+              </div>
             )}
-          </div>
-        )}
+            {both && beyond.length === 0 && !state.outside && (
+              <p className="text-ink-2" style={{ width: each.width * scale }}>
+                Back: {backWords(frame, each, state)}
+              </p>
+            )}
+          </figure>
+        ))}
       </div>
       {ladder ? (
         <LadderLine

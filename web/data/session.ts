@@ -251,9 +251,13 @@ export class OpenFrame {
     if (this.now.history.undone.length) this.fold({ do: "redo" });
   }
 
-  send(event: NavigationEvent): void {
+  /** An event on the device; on one of another target, if that is named: the state is the same on all. */
+  send(event: NavigationEvent, target?: Id): void {
     const { frame, device } = this.now;
-    if (device.beyond.length === 0) this.external.set({ device: withEvent(frame, device, event) });
+    if (device.beyond.length > 0) return;
+    const own = device.view.target;
+    const next = withEvent(frame, { ...device, view: { ...device.view, target: target ?? own } }, event);
+    this.external.set({ device: { ...next, view: { ...next.view, target: own } } });
   }
 
   relaunch(): void {
