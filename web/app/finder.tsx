@@ -10,6 +10,7 @@ const commands = {
   relaunch: "Start the device over",
   back: "Back on the device",
   theme: "Theme and bars",
+  devices: "Devices, widths and facts",
 } as const;
 
 /** Finds any node, action or command by typing its name. */
@@ -55,11 +56,14 @@ export function Finder() {
   );
   const pick = (value: string) => {
     const [kind, id = ""] = value.split(" ");
-    if (kind === "node") choose({ id, parent: placesOf(frame, id)[0] ?? null }, false);
-    else if (id === "undo") opened.undo();
+    if (kind === "node") {
+      choose({ id, parent: placesOf(frame, id)[0] ?? null }, false);
+      // who finds by typing goes on by keys: the focus goes where the choice is, once that is drawn
+      setTimeout(() => document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]')?.focus(), 30);
+    } else if (id === "undo") opened.undo();
     else if (id === "redo") opened.redo();
     else if (id === "relaunch") opened.relaunch();
-    else if (id === "theme") opened.setTheming(true);
+    else if (id === "theme" || id === "devices") opened.showPanel(id);
     else opened.send({ do: "back" });
   };
   return (

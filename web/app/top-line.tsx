@@ -104,8 +104,11 @@ export function TopLine() {
                 Download the file
               </a>
             </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => opened.setTheming(true)}>
+            <DropdownMenu.Item className={item} onSelect={() => opened.showPanel("theme")}>
               Theme and bars of the app…
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => opened.showPanel("devices")}>
+              Devices, widths and facts…
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => setDark(!dark)}>
               {dark ? "Light theme" : "Dark theme"}

@@ -45,6 +45,9 @@ export interface Chosen {
 }
 
 /** Everything about one open frame that the page shows. */
+/** What concerns the whole frame: how its devices are drawn, and which there are. */
+export type Panel = "theme" | "devices";
+
 export interface Session {
   id: string;
   frame: Frame;
@@ -58,8 +61,8 @@ export interface Session {
   deleted: boolean;
   device: Device;
   chosen: Chosen | null;
-  /** The bench shows the app's theme instead of what is chosen. */
-  theming: boolean;
+  /** What the bench shows instead of what is chosen. */
+  panel: Panel | null;
 }
 
 const queueKey = (id: string): string => `handy-frame:queue:${id}`;
@@ -110,7 +113,7 @@ export class OpenFrame {
       deleted: head.deleted ?? false,
       device,
       chosen: null,
-      theming: false,
+      panel: null,
     });
     for (const { label, edit } of stored<Queued[]>(localStorage, queueKey(id)) ?? []) this.edit(edit, label);
   }
@@ -230,12 +233,13 @@ export class OpenFrame {
     return null;
   }
 
-  setTheming(theming: boolean): void {
-    this.external.set({ theming });
+  /** Shows something of the whole frame on the bench; null goes back to what is chosen. */
+  showPanel(panel: Panel | null): void {
+    this.external.set({ panel });
   }
 
   choose(chosen: Chosen | null): void {
-    this.external.set({ chosen, theming: false });
+    this.external.set({ chosen, panel: null });
   }
 
   /** Makes an edit; answers the faults that forbid it, which are told too, or null. */

@@ -27,7 +27,7 @@ const fold = (text: string): string =>
     .normalize("NFKD")
     .replaceAll(/\p{Mark}/gu, "")
     .toLowerCase();
-const most = 8;
+const most = 10;
 
 /** A line that finds things by typing their names: arrows choose, Enter takes. */
 export function Picker({
@@ -161,16 +161,15 @@ export function Picker({
   );
 }
 
-/** How well an option answers a text: lower is better, below 0 not at all. */
-const rankOf = (label: string, says: string, wanted: string): number =>
-  label === wanted
-    ? 0
-    : label.startsWith(wanted)
-      ? 1
-      : label.includes(` ${wanted}`)
-        ? 2
-        : label.includes(wanted)
-          ? 3
-          : says.includes(wanted)
-            ? 4
-            : -1;
+/** How well an option answers a text: lower is better, below 0 not at all. Words may stand in any order. */
+const rankOf = (label: string, says: string, wanted: string): number => {
+  if (label === wanted) return 0;
+  if (label.startsWith(wanted)) return 1;
+  if (label.includes(` ${wanted}`)) return 2;
+  if (label.includes(wanted)) return 3;
+  if (says.includes(wanted)) return 4;
+  const all = `${label} ${says}`;
+  const words = wanted.split(/\s+/);
+  if (!words.every((word) => all.includes(word))) return -1;
+  return all.split(/[^\p{Letter}\p{Number}]+/u).filter((word) => words.includes(word)).length === words.length ? 5 : 6;
+};

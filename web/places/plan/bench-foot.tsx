@@ -1,5 +1,7 @@
-import { lazy, Suspense, useState } from "react";
+import { type ComponentType, lazy, type LazyExoticComponent, Suspense, useState } from "react";
+import type { Frame } from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import type { Panel } from "../../data/session.js";
 import { Button } from "../../parts/button.js";
 import { Picker } from "../../parts/picker.js";
 import { addKinds, type AddKind } from "./add-kinds.js";
@@ -7,7 +9,10 @@ import type { BenchProps } from "./bench.js";
 import { Ledge } from "./ledge.js";
 
 const Bench = lazy(() => import("./bench.js"));
-const ThemeGroups = lazy(() => import("./bench/theme-groups.js"));
+const panels: Record<Panel, LazyExoticComponent<ComponentType<{ frame: Frame; onClose: () => void }>>> = {
+  theme: lazy(() => import("./bench/theme-groups.js")),
+  devices: lazy(() => import("./bench/device-groups.js")),
+};
 
 export interface BenchFootProps {
   /** What the bench is about; null when nothing is chosen. */
@@ -37,9 +42,9 @@ export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
   const opened = useOpenFrame();
   const [height, setHeight] = useState(usual);
   const frame = useSession((session) => session.frame);
-  const theming = useSession((session) => session.theming);
-  const setTheming = (on: boolean) => opened.setTheming(on);
-  const isHigh = bench !== null || theming;
+  const panel = useSession((session) => session.panel);
+  const FramePanel = panel && panels[panel];
+  const isHigh = bench !== null || panel !== null;
   const message = useSession((session) => session.message);
   const add = adding ? (
     <span className="w-64 shrink-0">
@@ -73,9 +78,9 @@ export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
           <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
         </div>
       )}
-      {theming ? (
+      {FramePanel ? (
         <Suspense fallback={null}>
-          <ThemeGroups frame={frame} onClose={() => setTheming(false)} />
+          <FramePanel frame={frame} onClose={() => opened.showPanel(null)} />
         </Suspense>
       ) : bench ? (
         <Suspense fallback={null}>
@@ -84,8 +89,11 @@ export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
       ) : (
         <div className="flex items-center gap-4 px-4 py-2">
           {add}
-          <Button icon="palette" onClick={() => setTheming(true)}>
-            Theme and bars
+          <Button icon="palette" onClick={() => opened.showPanel("theme")}>
+            Theme
+          </Button>
+          <Button icon="device-mobile" onClick={() => opened.showPanel("devices")}>
+            Devices
           </Button>
           <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
             <span className="font-semibold">Choose a plate or a card.</span>

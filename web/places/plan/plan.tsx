@@ -240,13 +240,14 @@ export function Plan() {
   });
 
   return (
-    <main className="relative flex min-w-0 grow flex-col" onKeyDown={keys}>
+    <main className="relative flex min-w-0 grow flex-col">
       <div
         ref={(element) => {
           scroller.current = element;
           return room(element);
         }}
         className="relative min-h-0 grow overflow-auto"
+        onKeyDown={keys}
         onScroll={(event) => {
           const { scrollLeft, scrollTop } = event.currentTarget;
           if (Math.abs(scrollLeft - scroll.x) > 150 || Math.abs(scrollTop - scroll.y) > 150)

@@ -37,6 +37,7 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
       </Line>
       <Line label="Shows">
         <select
+          aria-label="What it shows"
           className={select}
           value={body.kind}
           onChange={(event) =>

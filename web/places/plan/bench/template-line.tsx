@@ -28,6 +28,7 @@ export function TemplateLine({
     <label className="flex min-w-56 grow items-center gap-1.5">
       <span className="whitespace-nowrap text-ink-2">{label}</span>
       <TextLine
+        aria-label={label}
         className="mono text-[12px]"
         value={write(value)}
         placeholder="name = {draft.name}"
