@@ -92,7 +92,16 @@ export {
   type Surface,
   surfaceOf,
 } from "./navigate/surface.js";
-export { exploredOf, looksOf, takeWay, type Way, waysIn, type WayInLook, waysOut } from "./navigate/ways.js";
+export {
+  canExplore,
+  exploredOf,
+  looksOf,
+  takeWay,
+  type Way,
+  waysIn,
+  type WayInLook,
+  waysOut,
+} from "./navigate/ways.js";
 
 export {
   arrange,

@@ -88,18 +88,33 @@ const touches = (area: Box, view: View, edge: Edge): boolean => {
   }
 };
 
-/** Cuts a strip of `size` px off one edge of an area, with the inset of the view's edge it lies at. */
+/** Cuts a strip of `size` px off one edge of an area, with the inset of the view's edge it lies at. Written out: it is most of an arrangement. */
 const cut = (area: Box, view: View, edge: Edge, size: number): { strip: Box; rest: Box } => {
+  const { x, y, width, height } = area;
   const wanted = size + (touches(area, view, edge) ? view.insets[edge] : 0);
   if (edge === "top" || edge === "bottom") {
-    const height = Math.min(wanted, area.height);
-    const strip = { ...area, height, y: edge === "top" ? area.y : area.y + area.height - height };
-    return { strip, rest: { ...area, height: area.height - height, y: edge === "top" ? area.y + height : area.y } };
+    const taken = Math.min(wanted, height);
+    const left = height - taken;
+    return edge === "top"
+      ? { strip: { x, y, width, height: taken }, rest: { x, y: y + taken, width, height: left } }
+      : { strip: { x, y: y + left, width, height: taken }, rest: { x, y, width, height: left } };
   }
-  const width = Math.min(wanted, area.width);
-  const strip = { ...area, width, x: edge === "left" ? area.x : area.x + area.width - width };
-  return { strip, rest: { ...area, width: area.width - width, x: edge === "left" ? area.x + width : area.x } };
+  const taken = Math.min(wanted, width);
+  const left = width - taken;
+  return edge === "left"
+    ? { strip: { x, y, width: taken, height }, rest: { x: x + taken, y, width: left, height } }
+    : { strip: { x: x + left, y, width: taken, height }, rest: { x, y, width: left, height } };
 };
+
+/** What of an area lies clear of the insets it touches. */
+const clearOf = (area: Box, view: View): Box => {
+  const { top, right, bottom, left } = view.insets;
+  if (!top && !right && !bottom && !left) return area;
+  let box = area;
+  for (const edge of edges) if (touches(area, view, edge)) box = cut(box, view, edge, 0).rest;
+  return box;
+};
+const edges: readonly Edge[] = ["top", "bottom", "left", "right"];
 
 export interface ArrangeOptions {
   /** How high sheets stand that were dragged from their first resting height, by the key of their entry: fractions of what they cover. */
@@ -129,12 +144,8 @@ class Arrangement {
 
   place(scene: Scene, area: Box): void {
     switch (scene.kind) {
-      case "screen": {
-        let box = area;
-        for (const edge of ["top", "bottom", "left", "right"] as const)
-          if (touches(area, this.view, edge)) box = cut(box, this.view, edge, 0).rest;
-        return this.put("content", scene.entry.node, scene.entry.key, box, { screen: scene });
-      }
+      case "screen":
+        return this.put("content", scene.entry.node, scene.entry.key, clearOf(area, this.view), { screen: scene });
       case "stack":
         return this.stack(scene, area);
       case "hub":

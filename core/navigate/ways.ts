@@ -1,4 +1,5 @@
 import { childrenOf } from "../frame/defaults.js";
+import { indexOf } from "../frame/frame-index.js";
 import type { Action, Do, Frame, Id, Node } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "./events.js";
@@ -67,6 +68,12 @@ export const waysIn = (frame: Frame, id: Id): readonly Way[] => {
   return ways.get(id) ?? [];
 };
 
+/** On a frame with more nodes than this, going everywhere takes longer than anyone waits for. */
+const mostExplored = 150;
+
+/** Whether a frame is small enough to be gone through everywhere whenever it changes. */
+export const canExplore = (frame: Frame): boolean => indexOf(frame).ids.length <= mostExplored;
+
 const explored = new WeakMap<Frame, Map<string, Map<Id, Reached>>>();
 
 /** Everywhere a person can go from the launch, worked out once for each frame and view. */
@@ -79,7 +86,10 @@ export const exploredOf = (frame: Frame, view: View): Map<Id, Reached> => {
   return found;
 };
 
-/** What taking a way comes to. `real` says that its screen was reached as a person would, not opened from outside. */
+/**
+ * What taking a way comes to. `real` says that its screen was reached as a person would, not opened from outside; on a
+ * frame too large to be explored every screen is opened, and taken for real.
+ */
 export interface TakenWay {
   snapshot: Snapshot;
   real: boolean;
@@ -103,10 +113,13 @@ const readyFor = (frame: Frame, view: View, state: State, way: Way): State | nul
   return bar?.face === "drawer" && !bar.open ? step(frame, view, state, { do: "menu", open: true }).state : state;
 };
 
+const nowhere: ReadonlyMap<Id, Reached> = new Map();
+
 /** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view, or the frame is not run. */
 export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => {
   if (!isInRange(frame)) return null;
-  const explored = exploredOf(frame, view);
+  const isKnown = canExplore(frame);
+  const explored = isKnown ? exploredOf(frame, view) : nowhere;
   const isHub = frame.nodes[way.from]?.kind === "hub";
   const reached = isHub
     ? [...explored.values()].find(({ state }) => surfaceOf(frame, state, view).bars.some((bar) => bar.hub === way.from))
@@ -123,7 +136,9 @@ export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => 
   if (event.do === "pick" && node?.kind === "screen" && node.body && "rows" in node.body)
     event = { ...event, row: Math.max(1, Math.min(event.row, node.body.rows)) };
   const taken = step(frame, view, from, event);
-  return taken.state === from ? null : { snapshot: snapshotOf(frame, view, taken), real: reached !== undefined };
+  return taken.state === from
+    ? null
+    : { snapshot: snapshotOf(frame, view, taken), real: !isKnown || reached !== undefined };
 };
 
 /** How a node's ways in look: whether bars and header are there, and what Back does, for each. */

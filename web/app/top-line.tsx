@@ -1,4 +1,3 @@
-import { DropdownMenu } from "radix-ui";
 import { lazy, Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import { Button } from "../parts/button.js";
@@ -9,7 +8,7 @@ import { setDark, useDark } from "./theme.js";
 
 const HistoryPanel = lazy(() => import("./history-panel.js"));
 
-const item = "flex cursor-pointer items-center rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-petrol-soft";
+const MoreMenu = lazy(() => import("./more-menu.js"));
 
 /** The one line on top: what is open, how far it is kept, what can be taken back, and the places of the work. */
 export function TopLine() {
@@ -20,6 +19,8 @@ export function TopLine() {
   const dark = useDark();
   const [renaming, setRenaming] = useState(false);
   const [past, setPast] = useState(false);
+  const [menu, setMenu] = useState(false);
+  const moreButton = <Button tone="quiet" icon="dots-three" aria-label="More" onClick={() => setMenu(true)} />;
   const lastDone = history.done.at(-1)?.label;
   const lastUndone = history.undone.at(-1)?.label;
 
@@ -86,36 +87,21 @@ export function TopLine() {
           <Health />
         </span>
       </nav>
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger asChild>
-          <Button tone="quiet" icon="dots-three" aria-label="More" />
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="end"
-            sideOffset={4}
-            className="z-50 min-w-44 rounded-md border border-ink bg-plate-2 p-1 shadow-lift"
-          >
-            <DropdownMenu.Item className={item} onSelect={() => setPast(true)}>
-              Changes and restore…
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} asChild>
-              <a href={`/api/frames/${id}/file`} download>
-                Download the file
-              </a>
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => opened.showPanel("theme")}>
-              Theme and bars of the app…
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => opened.showPanel("devices")}>
-              Devices, widths and facts…
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => setDark(!dark)}>
-              {dark ? "Light theme" : "Dark theme"}
-            </DropdownMenu.Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      {menu ? (
+        <Suspense fallback={moreButton}>
+          <MoreMenu
+            items={[
+              { label: "Changes and restore…", choose: () => setPast(true) },
+              { label: "Theme and bars of the app…", choose: () => opened.showPanel("theme") },
+              { label: "Devices, widths and facts…", choose: () => opened.showPanel("devices") },
+              { label: "Download the file", href: `/api/frames/${id}/file` },
+              { label: dark ? "Light theme" : "Dark theme", choose: () => setDark(!dark) },
+            ]}
+          />
+        </Suspense>
+      ) : (
+        moreButton
+      )}
       <Suspense fallback={null}>{past && <HistoryPanel open onClose={() => setPast(false)} />}</Suspense>
     </header>
   );

@@ -1,5 +1,15 @@
-import { type KeyboardEvent, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import {
+  type KeyboardEvent,
+  useDeferredValue,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from "react";
+import {
+  canExplore,
   type Card,
   childrenOf,
   type Frame,
@@ -9,7 +19,6 @@ import {
   isAttached,
   launch,
   placesOf,
-  plainName,
   type State,
   step,
   type View,
@@ -20,8 +29,7 @@ import { useDark } from "../../app/theme.js";
 import { useSize } from "../../parts/use-size.js";
 import { BenchFoot } from "./bench-foot.js";
 import { CoverBox } from "./cover-box.js";
-import { DragChip } from "./drag-chip.js";
-import { sayDrop } from "./drop.js";
+import { DragLayer } from "./drag-layer.js";
 import {
   addAfter,
   addInside,
@@ -42,14 +50,14 @@ import { ScreenCard } from "./screen-card.js";
 import { FarView } from "./far-view.js";
 import { ToothBox } from "./tooth-box.js";
 import { useDrag } from "./use-drag.js";
-import { pullTitle, usePull } from "./use-pull.js";
-import { farZoom, panFrom, useZoom } from "./use-zoom.js";
+import { usePull } from "./use-pull.js";
+import { farZoom, manyZoom, panFrom, useZoom } from "./use-zoom.js";
 import { ZoomButtons } from "./zoom-buttons.js";
 
 const arrows: Record<string, Direction> = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "left", ArrowRight: "right" };
-/** A frame larger than this gets its pictures without the way a person comes to each screen. */
-const mostExplored = 150;
 const margin = 16;
+/** What lies this far out of sight is drawn already, px. */
+const beyond = 220;
 
 /** With no room for all pictures: the chosen one, and those drawn right before and after it. */
 const besideChosen = (frame: Frame, { id, parent }: Chosen): readonly string[] => {
@@ -64,7 +72,7 @@ const pictureStates = (frame: Frame, view: View, runs: boolean): ((card: Card) =
   if (!runs) return () => null;
   const known = new Map<string, State | null>();
   const first = launch(frame, view).state;
-  const explored = Object.keys(frame.nodes).length <= mostExplored ? exploredOf(frame, view) : null;
+  const explored = canExplore(frame) ? exploredOf(frame, view) : null;
   return ({ id }) => {
     let found = known.get(id);
     if (found === undefined) {
@@ -133,7 +141,7 @@ export function Plan() {
     takesFocus.current = true;
     return true;
   };
-  const { drag, begin } = useDrag({
+  const { dragging, begin } = useDrag({
     frame,
     layout,
     view,
@@ -142,7 +150,7 @@ export function Plan() {
     onDrop: (look) => make(look.planned),
   });
 
-  const { pull, begin: beginPull } = usePull({
+  const { pulling, begin: beginPull } = usePull({
     frame,
     layout,
     view,
@@ -150,6 +158,8 @@ export function Plan() {
     plan: () => plan.current,
     onDrop: (planned) => make(planned),
   });
+
+  const dragged = useSyncExternalStore(dragging.subscribe, () => dragging.get().drag?.chosen.id ?? null);
 
   // what is chosen by keys or made by an edit comes into sight and takes the focus
   useLayoutEffect(() => {
@@ -201,22 +211,23 @@ export function Plan() {
   };
 
   const pegs = useMemo(
-    () => (layout && chosen && !drag ? pegsOf(frame, layout, chosen) : []),
-    [frame, layout, chosen, drag],
+    () => (layout && chosen && !dragged ? pegsOf(frame, layout, chosen) : []),
+    [frame, layout, chosen, dragged],
   );
   const pullFrom = useMemo(
-    () => (layout && chosen && !drag ? pullSpot(frame, layout, chosen) : null),
-    [frame, layout, chosen, drag],
+    () => (layout && chosen && !dragged ? pullSpot(frame, layout, chosen) : null),
+    [frame, layout, chosen, dragged],
   );
   const isChosen = (id: string, parent: string | null) => chosen?.id === id && chosen.parent === parent;
   const isEntry = (id: string, parent: string | null) => (chosen ? isChosen(id, parent) : id === frame.root);
   const inSight = ({ x, y, width, height }: { x: number; y: number; width: number; height: number }): boolean =>
     !size ||
-    (x * zoom < scroll.x + size.width + 300 &&
-      (x + width) * zoom > scroll.x - 300 &&
-      y * zoom < scroll.y + size.height + 300 &&
-      (y + height) * zoom > scroll.y - 300);
-  const isFar = zoom < farZoom;
+    (x * zoom < scroll.x + size.width + beyond &&
+      (x + width) * zoom > scroll.x - beyond &&
+      y * zoom < scroll.y + size.height + beyond &&
+      (y + height) * zoom > scroll.y - beyond);
+  // from afar, or with very many in sight, what is on a card cannot be read: shapes do
+  const isFar = zoom < farZoom || (zoom < manyZoom && layout !== null && layout.cards.filter(inSight).length > 200);
   const fitZoom = (): number =>
     layout && size
       ? Math.min(1, (size.width - 2 * margin) / layout.width, (size.height - 2 * margin) / layout.height)
@@ -250,7 +261,7 @@ export function Plan() {
         onKeyDown={keys}
         onScroll={(event) => {
           const { scrollLeft, scrollTop } = event.currentTarget;
-          if (Math.abs(scrollLeft - scroll.x) > 150 || Math.abs(scrollTop - scroll.y) > 150)
+          if (Math.abs(scrollLeft - scroll.x) > 110 || Math.abs(scrollTop - scroll.y) > 110)
             setScroll({ x: scrollLeft, y: scrollTop });
         }}
         onPointerDown={(event) => {
@@ -368,7 +379,7 @@ export function Plan() {
                   chosen={isChosen(card.id, card.parent)}
                   entry={isEntry(card.id, card.parent)}
                   here={card.id === here && card.parent === hereIn}
-                  dragged={drag?.chosen.id === card.id}
+                  dragged={dragged === card.id}
                   {...naming(card.id, card.parent)}
                 />
               ))}
@@ -379,61 +390,12 @@ export function Plan() {
               pull={pullFrom}
               onPull={(event) => chosen && pullFrom && beginPull(event, chosen.id, pullFrom)}
             />
-            {pull && (
-              <>
-                <svg className="pointer-events-none absolute inset-0 z-20 size-full overflow-visible" aria-hidden>
-                  <line
-                    x1={pull.start.x}
-                    y1={pull.start.y}
-                    x2={pull.at.x}
-                    y2={pull.at.y}
-                    stroke="var(--petrol)"
-                    strokeWidth={2}
-                    strokeDasharray="5 4"
-                  />
-                </svg>
-                {pull.target && (
-                  <div
-                    className={`pointer-events-none absolute z-20 rounded-md border-2 ${pull.refused ? "border-clay" : "border-petrol bg-petrol/10"}`}
-                    style={{
-                      left: pull.target.x,
-                      top: pull.target.y,
-                      width: pull.target.width,
-                      height: pull.target.height,
-                    }}
-                  />
-                )}
-                <DragChip
-                  x={pull.at.x}
-                  y={pull.at.y}
-                  title={pullTitle(frame, pull)}
-                  left={size !== null && pull.at.x - (scroller.current?.scrollLeft ?? 0) > size.width - 290}
-                  says={pull.says}
-                  refused={pull.refused}
-                />
-              </>
-            )}
-            {drag && (
-              <>
-                <div
-                  className={`pointer-events-none absolute z-20 rounded-md border-2 ${drag.look.consequences.faults.length ? "border-clay bg-clay/10" : "border-petrol bg-petrol/10"}`}
-                  style={{
-                    left: drag.place.area.x,
-                    top: drag.place.area.y,
-                    width: drag.place.area.width,
-                    height: drag.place.area.height,
-                  }}
-                />
-                <DragChip
-                  x={drag.x}
-                  y={drag.y}
-                  title={plainName(frame, drag.chosen.id)}
-                  left={size !== null && drag.x - (scroller.current?.scrollLeft ?? 0) > size.width - 290}
-                  says={sayDrop(frame, drag.place, drag.look)}
-                  refused={drag.look.consequences.faults.length > 0}
-                />
-              </>
-            )}
+            <DragLayer
+              frame={frame}
+              dragging={dragging}
+              pulling={pulling}
+              room={() => ((scroller.current?.scrollLeft ?? 0) + (size?.width ?? Infinity) - 290) / zoom}
+            />
           </div>
         )}
       </div>

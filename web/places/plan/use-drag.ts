@@ -1,6 +1,7 @@
-import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
+import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
 import type { Frame, PlanLayout, View } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
+import { External } from "../../data/external.js";
 import { type DropLook, type DropPlace, lookAtDrop, placeAt } from "./drop.js";
 
 /** Something on its way to another plate. */
@@ -26,26 +27,29 @@ interface Options {
 
 const threshold = 5;
 
+/** What is dragged; kept outside React, so that a move of the pointer draws the chip anew and not the plan. */
+export type Dragging = External<{ drag: Drag | null }>;
+
 /** Dragging by the pointer. What a drop would do is worked out whenever it would go somewhere else. */
-export const useDrag = ({ frame, layout, view, zoom, plan, onDrop }: Options) => {
-  const [drag, setDrag] = useState<Drag | null>(null);
-  const now = useRef<Drag | null>(null);
-  const show = (next: Drag | null) => {
-    now.current = next;
-    setDrag(next);
-  };
+export const useDrag = (options: Options) => {
+  const dragging = useMemo<Dragging>(() => new External<{ drag: Drag | null }>({ drag: null }), []);
+  const latest = useRef(options);
+  latest.current = options;
+  const show = (drag: Drag | null) => dragging.set({ drag });
 
   const begin = (event: ReactPointerEvent, chosen: Chosen): void => {
+    const { frame, layout, view, zoom, plan } = latest.current;
     if (event.button !== 0 || !layout || chosen.id === frame.root) return;
     const from = { x: event.clientX, y: event.clientY };
     const move = (moved: PointerEvent) => {
       const far = Math.hypot(moved.clientX - from.x, moved.clientY - from.y) > threshold;
       const corner = plan()?.getBoundingClientRect();
-      if ((!far && !now.current) || !corner) return;
+      if ((!far && !dragging.get().drag) || !corner) return;
       const point = { x: (moved.clientX - corner.left) / zoom, y: (moved.clientY - corner.top) / zoom };
       const place = placeAt(frame, layout, chosen.id, point);
-      const same = now.current && now.current.place.to === place.to && now.current.place.after === place.after;
-      show({ chosen, ...point, place, look: same ? now.current!.look : lookAtDrop(frame, view, chosen, place) });
+      const before = dragging.get().drag;
+      const same = before && before.place.to === place.to && before.place.after === place.after;
+      show({ chosen, ...point, place, look: same ? before.look : lookAtDrop(frame, view, chosen, place) });
     };
     const end = (done: PointerEvent | KeyboardEvent) => {
       if (done instanceof KeyboardEvent && done.key !== "Escape") return;
@@ -53,14 +57,15 @@ export const useDrag = ({ frame, layout, view, zoom, plan, onDrop }: Options) =>
       removeEventListener("pointerup", end);
       removeEventListener("pointercancel", end);
       removeEventListener("keydown", end);
-      const dropped = now.current;
+      const dropped = dragging.get().drag;
       show(null);
-      if (dropped && done.type === "pointerup" && dropped.look.consequences.faults.length === 0) onDrop(dropped.look);
+      if (dropped && done.type === "pointerup" && dropped.look.consequences.faults.length === 0)
+        latest.current.onDrop(dropped.look);
     };
     addEventListener("pointermove", move);
     addEventListener("pointerup", end);
     addEventListener("pointercancel", end);
     addEventListener("keydown", end);
   };
-  return { drag, begin };
+  return { dragging, begin };
 };

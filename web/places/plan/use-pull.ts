@@ -1,4 +1,4 @@
-import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
+import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
 import {
   applySoundly,
   type Frame,
@@ -9,6 +9,7 @@ import {
   waySays,
   waysOut,
 } from "../../../core/index.js";
+import { External } from "../../data/external.js";
 import { addWay, type Planned } from "./edits.js";
 
 interface Point {
@@ -56,16 +57,18 @@ const lookAt = (frame: Frame, view: View, from: Id, to: Id): Pick<Pull, "planned
   return { planned, says: way ? [waySays(result.frame, view, way)] : [], refused: false };
 };
 
+/** What is pulled; outside React, as what is dragged is. */
+export type Pulling = External<{ pull: Pull | null }>;
+
 /** Pulling a peg from a card to where a new way should lead, with what it would do said before it is let go. */
-export const usePull = ({ frame, layout, view, zoom, plan, onDrop }: Options) => {
-  const [pull, setPull] = useState<Pull | null>(null);
-  const now = useRef<Pull | null>(null);
-  const show = (next: Pull | null) => {
-    now.current = next;
-    setPull(next);
-  };
+export const usePull = (options: Options) => {
+  const pulling = useMemo<Pulling>(() => new External<{ pull: Pull | null }>({ pull: null }), []);
+  const latest = useRef(options);
+  latest.current = options;
+  const show = (pull: Pull | null) => pulling.set({ pull });
 
   const begin = (event: ReactPointerEvent, from: Id, start: Point): void => {
+    const { frame, layout, view, zoom, plan } = latest.current;
     if (event.button !== 0 || !layout) return;
     event.preventDefault();
     event.stopPropagation();
@@ -74,7 +77,7 @@ export const usePull = ({ frame, layout, view, zoom, plan, onDrop }: Options) =>
       if (!corner) return;
       const at = { x: (moved.clientX - corner.left) / zoom, y: (moved.clientY - corner.top) / zoom };
       const target = targetAt(frame, layout, at);
-      const before = now.current;
+      const before = pulling.get().pull;
       const same = before !== null && before.target?.id === target?.id;
       const look = same
         ? before
@@ -89,16 +92,16 @@ export const usePull = ({ frame, layout, view, zoom, plan, onDrop }: Options) =>
       removeEventListener("pointerup", end);
       removeEventListener("pointercancel", end);
       removeEventListener("keydown", end);
-      const pulled = now.current;
+      const pulled = pulling.get().pull;
       show(null);
-      if (done.type === "pointerup" && pulled?.planned) onDrop(pulled.planned);
+      if (done.type === "pointerup" && pulled?.planned) latest.current.onDrop(pulled.planned);
     };
     addEventListener("pointermove", move);
     addEventListener("pointerup", end);
     addEventListener("pointercancel", end);
     addEventListener("keydown", end);
   };
-  return { pull, begin };
+  return { pulling, begin };
 };
 
 /** What a pulled way is called. */

@@ -10,7 +10,9 @@ import {
 const least = 0.12;
 const most = 2;
 /** Below this nothing on a card can be read: the plan is drawn as shapes alone. */
-export const farZoom = 0.42;
+export const farZoom = 0.3;
+/** Below this a title can hardly be read. */
+export const manyZoom = 0.65;
 
 const within = (zoom: number): number => Math.min(most, Math.max(least, zoom));
 
