@@ -375,8 +375,30 @@ test.each(["light", "dark"])("nothing stands in the way of anyone, in the %s the
   await me.go(`${plan}?at=plot&in=plotsTab`);
   await me.waitTop("plots");
   expect(await look()).toEqual([]);
-  await me.go(`${plan}?at=home&in=app`);
+  for (const at of [
+    "/f/allotment-diary/plan?at=home&in=app",
+    "/f/allotment-diary/plan?at=water&in=plotsTab",
+    "/f/night-sky-log/plan?at=nights&in=club&view=1100x760",
+    "/f/repair-cafe/plan?at=waiting&in=waitingTab",
+  ]) {
+    await me.go(at);
+    await me.see('section[aria-label="Bench"] h2');
+    await me.see("[data-device] [data-screen]");
+    expect(await look()).toEqual([]);
+  }
+  await me.click('section[aria-label="Bench"] button[aria-label^="More about the action"]');
+  expect(await look()).toEqual([]);
+  for (const panel of ["Theme and bars", "Devices, widths"]) {
+    await me.click('input[aria-label="Find"]');
+    await me.type(panel);
+    await me.keys("Enter");
+    await me.read("h2", panel);
+    expect(await look()).toEqual([]);
+  }
+  await me.go(plan);
   await me.waitTop("plots");
+  await me.click('section[aria-label="Bench"] button');
+  await me.see('[role="option"]');
   expect(await look()).toEqual([]);
 });
 

@@ -1,6 +1,6 @@
 import type { Fault } from "../frame/fault.js";
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame, Id, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { looksOf, screensUnder, type Way, waysIn } from "./ways.js";
 
@@ -10,9 +10,11 @@ export interface Consequences {
   faults: Fault[];
   bars: { before: boolean; after: boolean };
   header: { before: boolean; after: boolean };
+  /** As what overlay it shows; null when it is pushed. */
+  overlay: { before: Opens | null; after: Opens | null };
   /** What Back does from there, by the first way in: ids of the screens, then the end. */
   back: { before: string[]; after: string[] };
-  /** Ways in after which bars, header or Back are others than before. */
+  /** Ways in after which bars, header, overlay or Back are others than before. */
   changed: Way[];
   /** Ways in that are gone, or lead nowhere now. */
   broken: Way[];
@@ -23,10 +25,14 @@ export interface Consequences {
 interface Look {
   bars: boolean;
   header: boolean;
+  overlay: Opens | null;
   back: string[];
 }
 
 const sameWay = (a: Way, b: Way): boolean => a.from === b.from && a.via === b.via && a.action === b.action;
+
+const sameLook = (a: Look, b: Look): boolean =>
+  a.bars === b.bars && a.header === b.header && a.overlay === b.overlay && a.back.join() === b.back.join();
 
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
 export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, faults: Fault[] = []): Consequences => {
@@ -37,8 +43,9 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
       : looksOf(frame, view, screen).map(({ way, taken }) => ({
           way,
           look: taken && {
-            bars: taken.snapshot.bars.length > 0,
+            bars: taken.snapshot.bars.some((bar) => !bar.inert),
             header: taken.snapshot.headers.length > 0,
+            overlay: taken.snapshot.overlay?.opens ?? null,
             back: taken.snapshot.back,
           },
         }));
@@ -52,16 +59,16 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
       first ??= { before: look, after: now };
       if (!look) continue;
       if (!now) broken.push(way);
-      else if (look.bars !== now.bars || look.header !== now.header || look.back.join() !== now.back.join())
-        changed.push(way);
+      else if (!sameLook(look, now)) changed.push(way);
     }
   }
-  const side = (look: Look | null | undefined): Look => look ?? { bars: false, header: false, back: [] };
+  const side = (look: Look | null | undefined): Look => look ?? { bars: false, header: false, overlay: null, back: [] };
   const [was, is] = [side(first?.before), side(first?.after)];
   return {
     faults,
     bars: { before: was.bars, after: is.bars },
     header: { before: was.header, after: is.header },
+    overlay: { before: was.overlay, after: is.overlay },
     back: { before: was.back, after: is.back },
     changed,
     broken,

@@ -15,5 +15,6 @@ export const waySays = (frame: Frame, view: View, way: Way): string => {
   const changed = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";
   if (overlay) return `${changed}${overlayWord[overlay.opens]}`;
   if (shown.length > 1 && top !== null) return `${changed}beside its list`;
-  return `${changed}${bars.length ? `the ${bars.at(-1)!.face} stays` : "covers the bar"}`;
+  const seen = bars.findLast((bar) => bar.face !== "drawer");
+  return `${changed}${seen ? `the ${seen.face} stays` : bars.length ? "no bar in sight" : "covers the bar"}`;
 };

@@ -80,7 +80,11 @@ export function DrawnRegions(props: DrawnRegionsProps) {
       width,
       height,
       ...cornersIn(region, overlay),
-      ...(moved !== undefined && { transform: `translateX(${moved}px)`, background: "var(--page)" }),
+      ...(moved !== undefined && {
+        transform: `translateX(${moved}px)`,
+        background: "var(--page)",
+        boxShadow: "0 0 22px rgb(0 0 0 / .22)",
+      }),
       ...(drag?.settling === overlay?.key && overlay && { transition: "top 160ms ease-out, height 160ms ease-out" }),
     };
     const key = keyOf(region);

@@ -37,6 +37,16 @@ const meantBy = (frame: Frame, view: View, state: State): NavigationEvent | null
   return hasDrawer && drawer === null ? { do: "menu", open: true } : null;
 };
 
+/** A finger that swiped presses nothing where it is lifted. */
+const swallowClick = (): void => {
+  const swallow = (event: MouseEvent) => {
+    event.stopPropagation();
+    event.preventDefault();
+  };
+  addEventListener("click", swallow, { capture: true, once: true });
+  setTimeout(() => removeEventListener("click", swallow, { capture: true }), 60);
+};
+
 interface Options {
   frame: Frame;
   view: View;
@@ -72,6 +82,7 @@ export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options
       removeEventListener("pointermove", move);
       removeEventListener("pointerup", end);
       removeEventListener("pointercancel", end);
+      if (by > 4) swallowClick();
       const goes = done.type === "pointerup" && by > (follows ? enough * view.width : 40);
       if (!follows) return goes ? send(meant) : undefined;
       if (by === 0) return setSwipe(null);

@@ -28,12 +28,10 @@ const usual = 250;
 const keysSaid: [string, string][] = [
   ["Arrows", "walk the plan"],
   ["A", "adds anything"],
-  ["N", "adds a screen after"],
-  ["Shift N", "inside"],
+  ["N", "adds a screen"],
   ["Enter", "renames"],
   ["Alt Arrows", "move"],
   ["P", "puts the device there"],
-  ["Delete", "takes out"],
   ["Ctrl Z", "undoes"],
 ];
 

@@ -85,12 +85,21 @@ export const lookAtDrop = (frame: Frame, view: View, chosen: Chosen, place: Drop
 
 const ways = (count: number): string => `${count} ${count === 1 ? "way" : "ways"} in`;
 
+const overlaySays = {
+  push: "is pushed here",
+  sheet: "opens as a sheet here",
+  dialog: "opens as a dialog here",
+  side: "opens as a side panel here",
+  fullscreen: "opens as a full screen here",
+} as const;
+
 /** What a drop does, in a few words each, the gravest first. */
 export const sayDrop = (frame: Frame, place: DropPlace, { consequences }: DropLook): string[] => {
-  const { faults, bars, header, back, changed, broken, loose } = consequences;
+  const { faults, bars, header, overlay, back, changed, broken, loose } = consequences;
   if (faults.length) return [`not here: ${faults[0]!.received}`, faults[0]!.remedy];
   const name = (id: string): string => (id === "exit" ? "out" : id === "stay" ? "nowhere" : plainName(frame, id));
   const said = [place.to === null || loose ? "loose: nothing can open it" : `into ${plainName(frame, place.to)}`];
+  if (!loose && overlay.before !== overlay.after) said.push(overlaySays[overlay.after ?? "push"]);
   if (!loose && bars.before !== bars.after) said.push(bars.after ? "the bar shows here" : "the bar is covered here");
   if (!loose && header.before !== header.after) said.push(header.after ? "gets a header" : "loses its header");
   if (!loose && back.before.join() !== back.after.join() && back.after.length)

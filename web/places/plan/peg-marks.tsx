@@ -27,12 +27,16 @@ export function PegMarks({ pegs, lit, onLit, pull, onPull }: PegMarksProps) {
       )}
       {pegs.map((peg) => {
         const isLit = lit === peg.mark;
-        const look = peg.filled ? "bg-petrol text-on-petrol border-plate-2" : "bg-plate-2 text-petrol border-petrol";
+        const look = peg.dangling
+          ? "border-dashed border-clay bg-plate-2 text-clay"
+          : peg.filled
+            ? "bg-petrol text-on-petrol border-plate-2"
+            : "bg-plate-2 text-petrol border-petrol";
         return (
           <span
             key={`${peg.mark} ${peg.filled}`}
             data-peg={peg.mark}
-            title={`${peg.way.label}: from ${peg.way.from} to ${peg.way.to}`}
+            title={`${peg.way.label}: from ${peg.way.from} to ${peg.way.to}${peg.dangling ? ", which stands in no container" : ""}`}
             onPointerEnter={() => onLit(peg.mark)}
             onPointerLeave={() => onLit(null)}
             className={`absolute z-20 grid size-[19px] place-items-center rounded-full border-[1.5px] text-[11px] font-bold ${look} ${isLit ? "scale-130 outline-2 outline-ink" : ""}`}

@@ -1,4 +1,13 @@
-import { type Frame, type Id, type PlanLayout, placesOf, type Way, waysIn, waysOut } from "../../../core/index.js";
+import {
+  type Frame,
+  type Id,
+  isAttached,
+  type PlanLayout,
+  placesOf,
+  type Way,
+  waysIn,
+  waysOut,
+} from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 
 /** The mark of a way: filled at the end that leads, open where it leads to. The same mark stands in the bench drawer. */
@@ -8,6 +17,8 @@ export interface Peg {
   x: number;
   y: number;
   way: Way;
+  /** It leads to what stands in no container. */
+  dangling: boolean;
 }
 
 export const outMark = (i: number): string => String(i + 1);
@@ -69,18 +80,33 @@ export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] 
       x: side === "right" ? spot.x + spot.width : spot.x,
       y: spot.y + row / 2 + 8 + n * size,
       way,
+      dangling: !isAttached(frame, way.to),
     });
   };
   const spaced = (i: number, count: number): number =>
     own.y + Math.min(own.height / 2, 16) + i * Math.min(size, Math.max(12, (own.height - 20) / Math.max(1, count - 1)));
   const outs = waysOut(chosen.id, node).slice(0, most);
   outs.forEach((way, i) => {
-    pegs.push({ mark: outMark(i), filled: true, x: own.x + own.width, y: spaced(i, outs.length), way });
+    pegs.push({
+      mark: outMark(i),
+      filled: true,
+      x: own.x + own.width,
+      y: spaced(i, outs.length),
+      way,
+      dangling: !isAttached(frame, way.to),
+    });
     other(outMark(i), way, way.to, "right");
   });
   const ins = waysIn(frame, chosen.id).slice(0, most);
   ins.forEach((way, i) => {
-    pegs.push({ mark: inMark(i), filled: true, x: own.x, y: spaced(i, ins.length) + 10, way });
+    pegs.push({
+      mark: inMark(i),
+      filled: true,
+      x: own.x,
+      y: spaced(i, ins.length) + 10,
+      way,
+      dangling: !isAttached(frame, way.from),
+    });
     other(inMark(i), way, way.from, "left");
   });
   return pegs;

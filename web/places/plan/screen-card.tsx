@@ -78,7 +78,7 @@ export const ScreenCard = memo(function ScreenCard({
       )}
       {here && (
         <span
-          className={`pointer-events-none absolute right-0 left-0 z-10 truncate bg-ink px-1 text-center text-[11px] leading-4.5 font-semibold text-plate-2 ${card.picture ? "bottom-[22%]" : "-bottom-1.5"}`}
+          className={`pointer-events-none absolute right-0 z-10 truncate bg-ink px-1.5 text-center text-[11px] leading-4.5 font-semibold text-plate-2 ${card.picture ? "bottom-[22%] left-0" : "top-[3px] right-[3px] rounded-sm"}`}
         >
           device is here
         </span>

@@ -19,6 +19,7 @@ export function Group({
   says,
   wide = false,
   room = "",
+  readOnly = false,
   children,
 }: {
   title: string;
@@ -26,11 +27,14 @@ export function Group({
   wide?: boolean;
   /** A class for a group that needs more width. */
   room?: string;
+  /** Nothing in it can be worked, so it takes the focus itself to be scrolled by keys. */
+  readOnly?: boolean;
   children: ReactNode;
 }) {
   return (
     <section
       aria-label={title}
+      tabIndex={readOnly ? 0 : undefined}
       className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-2.5 py-2 last:border-r-0 ${wide ? "min-w-54 grow-[1.3] basis-54" : "min-w-44 grow basis-44"} ${room}`}
     >
       <h3 className="font-bold">

@@ -30,15 +30,16 @@ export function OnlyLines({
     all.length > 1 && (
       <span className="flex flex-wrap items-center gap-2">
         {all.map((id) => (
-          <label key={id} className="flex items-center gap-1">
-            <input
-              type="checkbox"
-              aria-label={`${name} ${id}`}
-              checked={(only[key] ?? all).includes(id)}
-              onChange={() => onChange(plain({ ...only, [key]: toggled(all, only[key], id) } as Only))}
-            />
+          <button
+            key={id}
+            type="button"
+            aria-label={`${name} ${id}`}
+            aria-pressed={(only[key] ?? all).includes(id)}
+            className="h-6.5 rounded-sm border border-field bg-plate-2 px-1.5 aria-pressed:border-petrol aria-pressed:bg-petrol-soft"
+            onClick={() => onChange(plain({ ...only, [key]: toggled(all, only[key], id) } as Only))}
+          >
             {id}
-          </label>
+          </button>
         ))}
       </span>
     );

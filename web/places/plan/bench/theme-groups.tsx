@@ -111,7 +111,7 @@ export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose:
             </tbody>
           </table>
         </Group>
-        <Group title="Contrast" says={verdict([...pairs.light, ...pairs.dark])} wide room="min-w-104">
+        <Group title="Contrast" says={verdict([...pairs.light, ...pairs.dark])} wide room="min-w-104" readOnly>
           <table className="border-separate border-spacing-x-1.5 border-spacing-y-0.5">
             <thead>
               <tr className="text-left text-ink-2">
