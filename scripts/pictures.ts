@@ -35,6 +35,17 @@ const take = async (name: `${string}.png`, path: string, theme: "light" | "dark"
 const rows = ["[data-device] [data-row='3']", "[data-device] [data-row='2']"];
 await take("plan.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light", rows);
 await take("plan-hub-dark.png", "/f/allotment-diary/plan?at=home&in=app&view=700x840&on=swipe", "dark");
+await take("plan-sheet.png", "/f/allotment-diary/plan?at=water&in=plotsTab", "light", [
+  "[data-device] [data-row='3']",
+  "[data-device] [data-action='log']",
+]);
+await take("plan-pair.png", "/f/night-sky-log/plan?at=nights&in=club&view=1100x800", "light", [
+  "[data-device] [data-row='4']",
+]);
+await take("targets.png", "/f/repair-cafe/plan?at=house&in=app&targets=all", "light", [
+  "[data-device=key] [data-menu]",
+]);
+await take("theme.png", "/f/night-sky-log/plan?panel=theme", "dark");
 await take("shelf.png", "/", "light");
 await browser.close();
 await stop();

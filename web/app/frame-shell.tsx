@@ -11,7 +11,7 @@ import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
 import { useChosenInAddress } from "./place.js";
 import { TopLine } from "./top-line.js";
 import { useUndoKeys } from "./undo-keys.js";
-import { useViewInAddress, viewInAddress } from "./view-in-address.js";
+import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
 
 /** One open frame: the line on top, a place of the work, and the companion beside it. */
 export function FrameShell() {
@@ -76,6 +76,7 @@ function Workplace() {
   const [folded, setFolded] = useState(() => innerWidth < 900);
   useViewInAddress();
   useChosenInAddress();
+  usePanelInAddress();
   useUndoKeys();
   const place = useMemo(() => <Plan />, []);
   return (

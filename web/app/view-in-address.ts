@@ -1,7 +1,8 @@
-import { useEffect } from "react";
+import { useEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
 import { targetsOf, type View } from "../../core/index.js";
-import { useSession } from "./open-frame.js";
+import type { Panel } from "../data/session.js";
+import { useOpenFrame, useSession } from "./open-frame.js";
 
 const usual = "390x844";
 
@@ -10,6 +11,37 @@ export const viewInAddress = (params: URLSearchParams): Partial<View> => {
   const [, width, height] = /^(\d{2,4})x(\d{2,4})$/.exec(params.get("view") ?? usual) ?? ["", "390", "844"];
   const target = params.get("on");
   return { width: Number(width), height: Number(height), ...(target && { target }) };
+};
+
+const panels: readonly string[] = ["theme", "devices"] satisfies Panel[];
+
+/** Keeps in the page's address what concerns the whole frame: the bench's panel, all targets side by side. */
+export const usePanelInAddress = (): void => {
+  const opened = useOpenFrame();
+  const panel = useSession((session) => session.panel);
+  const sideBySide = useSession((session) => session.sideBySide);
+  const [params, setParams] = useSearchParams();
+  const first = useRef(true);
+  useEffect(() => {
+    if (first.current) {
+      first.current = false;
+      const asked = params.get("panel");
+      if (asked && panels.includes(asked)) opened.showPanel(asked as Panel);
+      if (params.get("targets") === "all") opened.showAllTargets(true);
+      return;
+    }
+    setParams(
+      (old) => {
+        const now = new URLSearchParams(old);
+        if (panel) now.set("panel", panel);
+        else now.delete("panel");
+        if (sideBySide) now.set("targets", "all");
+        else now.delete("targets");
+        return now.toString() === old.toString() ? old : now;
+      },
+      { replace: true },
+    );
+  }, [opened, panel, sideBySide, params, setParams]);
 };
 
 /** Keeps the device's view in the page's address. */

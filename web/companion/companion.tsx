@@ -43,7 +43,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
   const device = useSession((session) => session.device);
   const dark = useDark();
   const [room, size] = useSize();
-  const [both, setBoth] = useState(false);
+  const both = useSession((session) => session.sideBySide) && targetsOf(frame).length > 1;
   const [ghost, setGhost] = useState<number | null>(null);
 
   const { view, beyond } = device;
@@ -114,7 +114,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
             className="h-7 min-w-0 rounded-sm border border-field bg-plate-2 px-1"
             value={both ? "*" : target.id}
             onChange={(event) => {
-              setBoth(event.target.value === "*");
+              opened.showAllTargets(event.target.value === "*");
               if (event.target.value !== "*") opened.setView({ target: event.target.value });
             }}
           >

@@ -63,6 +63,8 @@ export interface Session {
   chosen: Chosen | null;
   /** What the bench shows instead of what is chosen. */
   panel: Panel | null;
+  /** The companion shows a device for each target. */
+  sideBySide: boolean;
 }
 
 const queueKey = (id: string): string => `handy-frame:queue:${id}`;
@@ -114,6 +116,7 @@ export class OpenFrame {
       device,
       chosen: null,
       panel: null,
+      sideBySide: false,
     });
     for (const { label, edit } of stored<Queued[]>(localStorage, queueKey(id)) ?? []) this.edit(edit, label);
   }
@@ -236,6 +239,10 @@ export class OpenFrame {
   /** Shows something of the whole frame on the bench; null goes back to what is chosen. */
   showPanel(panel: Panel | null): void {
     this.external.set({ panel });
+  }
+
+  showAllTargets(sideBySide: boolean): void {
+    this.external.set({ sideBySide });
   }
 
   choose(chosen: Chosen | null): void {

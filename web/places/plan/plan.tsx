@@ -67,6 +67,13 @@ const besideChosen = (frame: Frame, { id, parent }: Chosen): readonly string[] =
   return drawn.slice(Math.max(0, at - 2), at + 3);
 };
 
+/** A plate that is larger than what can be seen of it, and in sight: there is nothing to bring into sight. */
+const isLargerThan = (element: HTMLElement, room: HTMLElement): boolean => {
+  const [own, seen] = [element.getBoundingClientRect(), room.getBoundingClientRect()];
+  const isLarge = own.width > seen.width || own.height > seen.height;
+  return isLarge && own.left < seen.right && own.right > seen.left && own.top < seen.bottom && own.bottom > seen.top;
+};
+
 /** For each card the state its picture shows: as a person first comes there, else opened from outside. */
 const pictureStates = (frame: Frame, view: View, runs: boolean): ((card: Card) => State | null) => {
   if (!runs) return () => null;
@@ -169,7 +176,8 @@ export function Plan() {
     );
     if (takesFocus.current && !renaming) element?.focus({ preventScroll: true });
     takesFocus.current = false;
-    element?.scrollIntoView({ block: "nearest", inline: "nearest" });
+    if (element && scroller.current && !isLargerThan(element, scroller.current))
+      element.scrollIntoView({ block: "nearest", inline: "nearest" });
   }, [chosen?.id, chosen?.parent, layout, renaming]);
   useEffect(() => setRenaming((now) => now && chosen !== null), [chosen]);
 
