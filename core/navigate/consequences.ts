@@ -2,7 +2,7 @@ import type { Fault } from "../frame/fault.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { looksOf, screensUnder, type Way, waysIn } from "./ways.js";
+import { screensUnder, takeWay, type Way, waysIn, waysOut } from "./ways.js";
 
 /** What a change does to one node, as a person would see it. */
 export interface Consequences {
@@ -36,32 +36,35 @@ const sameLook = (a: Look, b: Look): boolean =>
 
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
 export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, faults: Fault[] = []): Consequences => {
-  const screens = screensUnder(before, id).slice(0, 12);
-  const looks = (frame: Frame, screen: Id): { way: Way; look: Look | null }[] =>
-    !frame.nodes[screen] || !isAttached(frame, screen)
-      ? waysIn(frame, screen).map((way) => ({ way, look: null }))
-      : looksOf(frame, view, screen).map(({ way, taken }) => ({
-          way,
-          look: taken && {
-            bars: taken.snapshot.bars.some((bar) => !bar.inert),
-            header: taken.snapshot.headers.length > 0,
-            overlay: taken.snapshot.overlay?.opens ?? null,
-            back: taken.snapshot.back,
-          },
-        }));
+  const lookOf = (frame: Frame, way: Way): Look | null => {
+    if (!frame.nodes[way.to] || !isAttached(frame, way.to)) return null;
+    const taken = takeWay(frame, view, way);
+    return (
+      taken && {
+        bars: taken.snapshot.bars.some((bar) => !bar.inert),
+        header: taken.snapshot.headers.length > 0,
+        overlay: taken.snapshot.overlay?.opens ?? null,
+        back: taken.snapshot.back,
+      }
+    );
+  };
+  // the ways there were are asked after one by one: gathering all of the new frame is too slow while something is dragged
+  const isStillThere = (way: Way): boolean => {
+    const from = after.nodes[way.from];
+    return from !== undefined && waysOut(way.from, from).some((other) => other.to === way.to && sameWay(other, way));
+  };
   const changed: Way[] = [];
   const broken: Way[] = [];
   let first: { before: Look | null; after: Look | null } | null = null;
-  for (const screen of screens) {
-    const then = looks(after, screen);
-    for (const { way, look } of looks(before, screen)) {
-      const now = then.find((other) => sameWay(other.way, way))?.look ?? null;
+  for (const screen of screensUnder(before, id).slice(0, 12))
+    for (const way of waysIn(before, screen)) {
+      const look = lookOf(before, way);
+      const now = isStillThere(way) ? lookOf(after, way) : null;
       first ??= { before: look, after: now };
       if (!look) continue;
       if (!now) broken.push(way);
       else if (!sameLook(look, now)) changed.push(way);
     }
-  }
   const side = (look: Look | null | undefined): Look => look ?? { bars: false, header: false, overlay: null, back: [] };
   const [was, is] = [side(first?.before), side(first?.after)];
   return {

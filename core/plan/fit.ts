@@ -19,7 +19,7 @@ const spreadTabs = (layout: PlanLayout): number => {
 
 /**
  * The plan with cards as large as the room lets them be: all of it in sight if that goes, else as wide as the room; with
- * less than 90 px for a card, title rows, and pictures only for `kept` (those beside the chosen one). Room that is left
+ * less than 90 px for a card, title rows if they save anything, and pictures only for `kept` (those beside the chosen one). Room that is left
  * beside is spread over the tabs.
  */
 export const fitPlan = (
@@ -51,5 +51,9 @@ export const fitPlan = (
       }
     if (widest) return spread(...widest);
   }
-  return planLayout(frame, { sizes: sized(96, cardShapes[0]!), pictured: kept, ...(view && { view }) });
+  const rows = planLayout(frame, { sizes: sized(96, cardShapes[0]!), pictured: kept, ...(view && { view }) });
+  if (Object.keys(frame.nodes).length > mostFitted) return rows;
+  // title rows save height; where that is not what lacks, the smallest cards tell more in the same width
+  const cards = planLayout(frame, { sizes: sized(cardWidths.at(-1)!, cardShapes.at(-1)!), ...(view && { view }) });
+  return cards.width <= rows.width && cards.height <= 1.6 * room.height ? cards : rows;
 };

@@ -131,6 +131,8 @@ describe("the plan", () => {
     };
     expect(width({ width: 3000, height: 3000 })).toBe(150);
     expect(width({ width: 700, height: 560 })).toBeGreaterThanOrEqual(90);
-    expect(width({ width: 300, height: 300 })).toBe(0);
+    expect(width({ width: 300, height: 200 })).toBe(0);
+    // too narrow either way, with height to spare: rows would be no narrower, so pictures stay
+    expect(width({ width: 300, height: 900 })).toBe(90);
   });
 });

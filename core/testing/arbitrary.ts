@@ -46,8 +46,8 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       nodes[id] = { kind: "stack", children };
       const over = depth > 0 && roll(3) === 0 ? lifted() : {};
       if (depth > 0 && roll(4) === 0) {
-        const pane = (): Id => (depth < 3 && roll(2) === 0 ? container(depth + 1) : screen());
-        const [list, detail] = [pane(), pane()];
+        const half = (): Id => (depth < 3 && roll(2) === 0 ? container(depth + 1) : screen());
+        const [list, detail] = [half(), half()];
         nodes[id] = { kind: "pair", list, detail, ...(roll(2) === 0 && { splitFrom: of("hand", "desk") }), ...over };
         return id;
       }

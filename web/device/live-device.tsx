@@ -1,4 +1,4 @@
-import { type CSSProperties, useCallback, useMemo, useRef } from "react";
+import { type CSSProperties, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from "react";
 import {
   arrangeSurface,
   coloursOf,
@@ -59,6 +59,24 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
   const beneath = useArrangement(frame, swipe?.after ?? null, view);
   const colours = coloursOf(frame, dark);
 
+  // who works the device by keys goes on where the screen went: what had the focus is gone, or lies under an overlay
+  const box = useRef<HTMLDivElement>(null);
+  const worked = useRef(false);
+  const topKey = surface?.top.key;
+  useEffect(() => {
+    const elsewhere = (event: FocusEvent) => {
+      if (!box.current?.contains(event.target as Node)) worked.current = false;
+    };
+    addEventListener("focusin", elsewhere);
+    return () => removeEventListener("focusin", elsewhere);
+  }, []);
+  useLayoutEffect(() => {
+    if (!worked.current || !box.current) return;
+    const active = document.activeElement;
+    if (active !== null && active !== document.body && !active.closest("[inert]")) return;
+    box.current.querySelector<HTMLElement>(`[data-key="${topKey}"]`)?.focus({ preventScroll: true });
+  }, [topKey]);
+
   const style = {
     width: view.width,
     height: view.height,
@@ -86,8 +104,10 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
   return (
     <div
       style={{ width: view.width * scale, height: view.height * scale }}
+      ref={box}
       className="relative overflow-hidden"
       inert={ghost}
+      onFocus={() => (worked.current = true)}
       onPointerDown={onPointerDown}
       onKeyDown={(event) => {
         if (event.key !== "Escape" || (!surface?.drawer && !surface?.overlay)) return;

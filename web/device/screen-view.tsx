@@ -108,7 +108,8 @@ export function ScreenView(props: ScreenViewProps) {
     <div style={style} className="flex flex-col" data-screen={entry.node}>
       <div
         ref={scroller}
-        className="relative min-h-0 grow overflow-x-hidden overflow-y-auto"
+        data-key={entry.key}
+        className="relative min-h-0 grow overflow-x-hidden overflow-y-auto outline-none"
         style={{ paddingTop: grip }}
         tabIndex={-1}
         onScroll={(event) => {

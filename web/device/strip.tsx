@@ -12,6 +12,7 @@ export interface StripProps {
 
 /** A header strip: Back, close or the drawer's button, the title, and the screen's header actions. */
 export function Strip({ header, start, end, onUp, onMenu, onTap }: StripProps) {
+  const { title } = header;
   const button = (label: string, icon: string, onClick: () => void, mark: object) => (
     <button
       type="button"
@@ -44,7 +45,7 @@ export function Strip({ header, start, end, onUp, onMenu, onTap }: StripProps) {
       {header.close && button("Close", "x", onUp, { "data-close": true })}
       {header.menu && button("Open the drawer", "sidebar-simple", onMenu, { "data-menu": true })}
       {start.map(action)}
-      <span className={`min-w-0 grow truncate text-[18px] font-bold ${first ? "" : "pl-2"}`}>{header.title}</span>
+      <span className={`min-w-0 grow truncate text-[18px] font-bold ${first ? "" : "pl-2"}`}>{title}</span>
       {end.map(action)}
     </div>
   );

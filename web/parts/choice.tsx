@@ -22,7 +22,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
           key={option.value}
           value={option.value}
           title={option.says}
-          className="h-7 border-r border-rule px-2 last:border-r-0 hover:bg-plate-0 focus-visible:-outline-offset-2 data-[state=on]:bg-petrol data-[state=on]:font-semibold data-[state=on]:text-on-petrol"
+          className="h-7 border-r border-rule px-1.5 last:border-r-0 hover:bg-plate-0 focus-visible:-outline-offset-2 data-[state=on]:bg-petrol data-[state=on]:font-semibold data-[state=on]:text-on-petrol"
         >
           {option.label}
         </ToggleGroup.Item>

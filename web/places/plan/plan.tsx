@@ -228,14 +228,17 @@ export function Plan() {
   );
   const isChosen = (id: string, parent: string | null) => chosen?.id === id && chosen.parent === parent;
   const isEntry = (id: string, parent: string | null) => (chosen ? isChosen(id, parent) : id === frame.root);
+  // what comes into sight is drawn when there is time: scrolling and zooming go on meanwhile
+  const sight = useDeferredValue(useMemo(() => ({ ...scroll, zoom }), [scroll, zoom]));
   const inSight = ({ x, y, width, height }: { x: number; y: number; width: number; height: number }): boolean =>
     !size ||
-    (x * zoom < scroll.x + size.width + beyond &&
-      (x + width) * zoom > scroll.x - beyond &&
-      y * zoom < scroll.y + size.height + beyond &&
-      (y + height) * zoom > scroll.y - beyond);
+    (x * sight.zoom < sight.x + size.width + beyond &&
+      (x + width) * sight.zoom > sight.x - beyond &&
+      y * sight.zoom < sight.y + size.height + beyond &&
+      (y + height) * sight.zoom > sight.y - beyond);
   // from afar, or with very many in sight, what is on a card cannot be read: shapes do
-  const isFar = zoom < farZoom || (zoom < manyZoom && layout !== null && layout.cards.filter(inSight).length > 200);
+  const isFar =
+    sight.zoom < farZoom || (sight.zoom < manyZoom && layout !== null && layout.cards.filter(inSight).length > 200);
   const fitZoom = (): number =>
     layout && size
       ? Math.min(1, (size.width - 2 * margin) / layout.width, (size.height - 2 * margin) / layout.height)

@@ -44,7 +44,7 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
   const options = [{ value: "as", label: "as above" }, ...kinds.map(({ value, label }) => ({ value, label }))];
   const place = placesOf(frame, id)[0];
   return (
-    <Group title="Opens as" wide>
+    <Group title="Opens as" wide room="min-w-60">
       <Choice
         label="Opens as"
         value={own}
