@@ -157,7 +157,11 @@ const measured = (frame: Frame, options: PlanOptions) => {
   const sizes = options.sizes ?? planSizes;
   const { gap, pad, head, tooth, step, mostSteps, caption, gutter } = sizes;
   const { view } = options;
-  const isOverlay = (node: Node): boolean => (view ? opensOf(frame, node, view) : (node.opens ?? "push")) !== "push";
+  const isOverlay = (node: Node): boolean => {
+    if (!view) return (node.opens ?? "push") !== "push";
+    if (!node.opens && !node.opensIn && !node.opensOn) return false;
+    return opensOf(frame, node, view) !== "push";
+  };
   const pictured = options.pictured ?? (() => true);
   const spread = options.spread ?? 0;
 
@@ -255,8 +259,9 @@ const measured = (frame: Frame, options: PlanOptions) => {
     }
     const all = stepsOf(frame, node);
     const start = startOf(node);
-    const lifted = all.filter((child) => child.id !== start && isOverlay(frame.nodes[child.id]!));
-    const stepped = lifted.length ? all.filter((child) => !lifted.includes(child)) : all;
+    const lies = (child: Stepped): boolean => child.id !== start && isOverlay(frame.nodes[child.id]!);
+    const lifted = all.some(lies) ? all.filter(lies) : nothing;
+    const stepped = lifted.length ? all.filter((child) => !lies(child)) : all;
     const firstContainer = stepped.findIndex((child) => frame.nodes[child.id]!.kind !== "screen");
     const columnOf = (list: typeof stepped, x: number): { width: number; bottom: number } => {
       let y = top;
