@@ -3,7 +3,8 @@ import { Button } from "../../../parts/button.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { namesIn } from "../edits.js";
 import { Group, type GroupProps, Line } from "./group.js";
-import { TitleLine } from "./common-lines.js";
+import { AddressLines } from "./address-lines.js";
+import { NoteLine, TitleLine } from "./common-lines.js";
 
 const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   blank: { label: "nothing yet", make: () => ({ kind: "blank" }) },
@@ -35,6 +36,7 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
           onDone={(path) => set("path", path.trim(), path.trim() ? `at ${path.trim()}` : "without an address")}
         />
       </Line>
+      <AddressLines frame={frame} id={id} node={node} set={set} />
       <Line label="Shows">
         <select
           aria-label="What it shows"
@@ -128,6 +130,7 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
           </Button>
         </div>
       )}
+      <NoteLine node={node} set={set} />
     </Group>
   );
 }

@@ -15,6 +15,19 @@ export function TitleLine({ id, node, set }: Pick<GroupProps, "id" | "node" | "s
   );
 }
 
+/** A note for whoever reads the frame; no device shows it. */
+export function NoteLine({ node, set }: Pick<GroupProps, "node" | "set">) {
+  return (
+    <Line label="Note">
+      <TextLine
+        value={node.note ?? ""}
+        placeholder="for those who read the frame"
+        onDone={(note) => set("note", note.trim().slice(0, 2000), "another note")}
+      />
+    </Line>
+  );
+}
+
 /** The child that a stack or a hub starts with. */
 export function StartLine({ frame, node, set }: Pick<GroupProps<StackNode | HubNode>, "frame" | "node" | "set">) {
   return (

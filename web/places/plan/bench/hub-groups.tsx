@@ -17,7 +17,7 @@ import { Choice } from "../../../parts/choice.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { StartLine, TitleLine } from "./common-lines.js";
+import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
 
 const faces: { value: Face; label: string }[] = [
@@ -219,6 +219,7 @@ export function HubLookGroup({ id, node, said, set }: GroupProps<HubNode>) {
         </Line>
       )}
       <Says>{said.heading}</Says>
+      <NoteLine node={node} set={set} />
     </Group>
   );
 }

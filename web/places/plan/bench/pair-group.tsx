@@ -1,7 +1,7 @@
 import { bandsOf, nameOf, type PairNode, ratioOf, splitFromOf } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { TitleLine } from "./common-lines.js";
+import { NoteLine, TitleLine } from "./common-lines.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
 
 /** A list beside its detail: from which width, how wide, and what is said while no row is open. */
@@ -22,6 +22,7 @@ export function PairGroup({ frame, id, node, said, set }: GroupProps<PairNode>) 
           />
         </Line>
         <Says>{said.empty}</Says>
+        <NoteLine node={node} set={set} />
       </Group>
       <Group title="Side by side">
         <Line label="From">

@@ -2,7 +2,7 @@ import { nameOf, startOf, type StackNode, stepsOf } from "../../../../core/index
 import type { Chosen } from "../../../app/place.js";
 import { Select } from "../../../parts/select.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
-import { StartLine, TitleLine } from "./common-lines.js";
+import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
 
 /** What a stack starts with, and what is laid on that. */
 export function StackGroup({
@@ -19,6 +19,7 @@ export function StackGroup({
       <Group title="What it is">
         <TitleLine id={id} node={node} set={set} />
         <StartLine frame={frame} node={node} set={set} />
+        <NoteLine node={node} set={set} />
         <Says>{said.start}</Says>
         <Line label="Links on">
           <Select
