@@ -35,6 +35,7 @@ export {
   backOf,
   bandsOf,
   childrenOf,
+  factAtLaunch,
   factsOf,
   factValues,
   hasEdgeSwipe,
@@ -58,6 +59,7 @@ export { faultsOf } from "./frame/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
 export { pointer, segmentsOf } from "./frame/pointer.js";
 export { type StartingShape, startingShapes } from "./frame/starts.js";
+export { cornerOf, defaultCorner, defaultSizes, markOf } from "./frame/sizes.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./frame/theme.js";
 export { bandAt, type Insets, noInsets, targetIn, type View, viewOf } from "./frame/view.js";
 export { plainFrame, writeFrame } from "./frame/write.js";

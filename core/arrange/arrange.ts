@@ -1,4 +1,5 @@
 import { bandsOf, edgeOf, ratioOf, restOf } from "../frame/defaults.js";
+import { sizeOf } from "../frame/sizes.js";
 import type { Frame, HubNode, Id, PairNode, SizeName } from "../frame/types.js";
 import { bandAt, type View } from "../frame/view.js";
 import type { State } from "../navigate/state.js";
@@ -57,17 +58,6 @@ interface Box {
   height: number;
 }
 
-const defaultSizes: Record<SizeName, number> = {
-  header: 50,
-  bar: 60,
-  top: 46,
-  rail: 76,
-  panel: 240,
-  drawer: 300,
-  sheet: 560,
-  dialog: 420,
-  side: 360,
-};
 /** The most of the area that each takes, as a fraction of its width. */
 const mostOf = { drawer: 0.82, sheet: 0.9, dialog: 0.88, side: 0.86 } as const;
 const dialogHeight = 0.45;
@@ -134,10 +124,6 @@ class Arrangement {
     this.start = view.rtl ? "right" : "left";
   }
 
-  private sizeOf(name: SizeName): number {
-    return this.frame.theme?.sizes?.[name] ?? defaultSizes[name];
-  }
-
   private put(role: Role, node: Id, key: number, { x, y, width, height }: Box, drawn?: Partial<Region>): void {
     this.regions.push({ role, node, x, y, width, height, key, ...drawn });
   }
@@ -158,7 +144,7 @@ class Arrangement {
   /** What shows in an area under a header strip, if there is one. */
   private under(header: SeenHeader | null, key: number, scene: Scene, area: Box): void {
     if (!header) return this.place(scene, area);
-    const { strip, rest } = cut(area, this.view, "top", this.sizeOf("header"));
+    const { strip, rest } = cut(area, this.view, "top", sizeOf(this.frame, "header"));
     this.place(scene, rest);
     this.put("header", header.by, key, strip, { header });
   }
@@ -174,7 +160,7 @@ class Arrangement {
     const around: [Role, Box, Partial<Region>][] = [];
     let rest = area;
     const take = (role: SizeName & Role, edge: Edge, over: boolean, drawn: Partial<Region>): void => {
-      const taken = cut(rest, this.view, edge, this.sizeOf(role));
+      const taken = cut(rest, this.view, edge, sizeOf(this.frame, role));
       around.push([role, taken.strip, drawn]);
       if (!over) rest = taken.rest;
     };
@@ -214,7 +200,7 @@ class Arrangement {
   private overlayBox(entry: OverlayScene["entry"], opens: OverlayScene["opens"], area: Box): Box {
     if (opens === "fullscreen") return area;
     const node = this.frame.nodes[entry.node]!;
-    const wide = Math.min(this.sizeOf(opens), Math.round(mostOf[opens] * area.width));
+    const wide = Math.min(sizeOf(this.frame, opens), Math.round(mostOf[opens] * area.width));
     if (opens === "side") return { ...area, width: wide, x: this.sideX(area, wide, edgeOf(node)) };
     if (opens === "dialog") {
       const height = Math.round(dialogHeight * area.height);
@@ -233,7 +219,7 @@ class Arrangement {
   drawer(bar: SeenBar): void {
     const { hub, key } = bar;
     const area = this.whole();
-    const width = Math.min(this.sizeOf("drawer"), Math.round(mostOf.drawer * area.width));
+    const width = Math.min(sizeOf(this.frame, "drawer"), Math.round(mostOf.drawer * area.width));
     this.put("scrim", hub, key, area);
     this.put("drawer", hub, key, { ...area, width, x: this.sideX(area, width, "start") }, { bar });
   }

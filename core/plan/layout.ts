@@ -81,6 +81,8 @@ export interface PaneHead extends Placed {
 /** The strip on which lies what covers the rest of its stack: overlays, and screens pushed over a container. */
 export interface CoverStrip extends Placed {
   stack: Id;
+  /** What lies on it, in the order it is drawn. */
+  holds: readonly Id[];
   depth: number;
 }
 
@@ -362,7 +364,18 @@ export const planLayout = (frame: Frame, options: PlanOptions = {}): PlanLayout 
       return;
     }
     const { id, parent, width, height } = made;
-    if (made.kind === "covers") layout.covers.push({ id, parent, x, y, width, height, stack: id, depth });
+    if (made.kind === "covers")
+      layout.covers.push({
+        id,
+        parent,
+        x,
+        y,
+        width,
+        height,
+        stack: id,
+        holds: made.inner.map((each) => each.id),
+        depth,
+      });
     else layout.plates.push({ id, parent, x, y, width, height, kind: made.kind, depth, column: made.column });
     if (made.kind === "pair") {
       const up = y + (made.column ? 0 : head);

@@ -8,6 +8,7 @@ import {
   keepOf,
   labelsOf,
   overOf,
+  ratioOf,
   restOf,
   splitFromOf,
   startOf,
@@ -23,7 +24,7 @@ import { type Snapshot, snapshotOf } from "../navigate/snapshot.js";
 import type { State } from "../navigate/state.js";
 import { launch, step } from "../navigate/step.js";
 import { waysIn } from "../navigate/ways.js";
-import { actionSays, list, overlayWord } from "./words.js";
+import { actionSays, list, losesBar, overlayWord } from "./words.js";
 
 /** What a node is asked about: with what it comes to when it is opened in the view, or null when that cannot be run. */
 interface Asked<N extends Node = Node> {
@@ -64,7 +65,7 @@ const coverSays = (frame: Frame, id: Id, snapshot: Snapshot, before: readonly { 
   }
   if (usable) return `pushed, the ${usable.face} stays`;
   const gone = before.at(-1);
-  return gone ? `pushed, covers the ${gone.face}` : "pushed";
+  return gone ? `pushed, ${losesBar(snapshot)} the ${gone.face}` : "pushed";
 };
 
 const opens: Says = ({ frame, view, id }) => {
@@ -236,7 +237,7 @@ const ratio: Says<PairNode> = ({ frame, view, node, shown }) => {
   const region = shown && arrange(frame, shown.state, view).find(({ role }) => role === "list");
   return region
     ? `the list is ${region.width} px wide here, between 280 and 440`
-    : `the list takes ${Math.round((node.ratio ?? 0.38) * 100)} % where it is split`;
+    : `the list takes ${Math.round(ratioOf(node) * 100)} % where it is split`;
 };
 
 const empty: Says<PairNode> = () => "said beside the list while no row is open";

@@ -3,7 +3,7 @@ import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { isInRange } from "../navigate/range.js";
 import { takeWay, type Way } from "../navigate/ways.js";
-import { overlayWord } from "./words.js";
+import { losesBar, overlayWord } from "./words.js";
 
 /** What taking a way does to what can be seen, in a few words: worked out by taking it. */
 export const waySays = (frame: Frame, view: View, way: Way): string => {
@@ -16,5 +16,5 @@ export const waySays = (frame: Frame, view: View, way: Way): string => {
   if (overlay) return `${changed}${overlayWord[overlay.opens]}`;
   if (shown.length > 1 && top !== null) return `${changed}beside its list`;
   const seen = bars.findLast((bar) => bar.face !== "drawer");
-  return `${changed}${seen ? `the ${seen.face} stays` : bars.length ? "no bar in sight" : "covers the bar"}`;
+  return `${changed}${seen ? `the ${seen.face} stays` : bars.length ? "no bar in sight" : `${losesBar(taken.snapshot)} the bar`}`;
 };

@@ -1,6 +1,7 @@
 import { targetsOf } from "../frame/defaults.js";
 import type { Action, Frame, Only } from "../frame/types.js";
 import { plainName } from "../navigate/run.js";
+import type { Snapshot } from "../navigate/snapshot.js";
 
 /** “a, b and c”. */
 export const list = (names: readonly string[]): string =>
@@ -12,6 +13,10 @@ export const overlayWord = {
   side: "a side panel",
   fullscreen: "a full screen",
 } as const;
+
+/** What becomes of a bar that is not seen any more: inside its hub it is hidden, beside it covered. */
+export const losesBar = ({ tabs }: Pick<Snapshot, "tabs">): "hides" | "covers" =>
+  Object.keys(tabs).length > 0 ? "hides" : "covers";
 
 /** Where something limited by `only` is there, in words; empty for everywhere. */
 export const onlySays = (frame: Frame, only: Only | undefined): string => {

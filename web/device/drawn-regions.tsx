@@ -1,4 +1,5 @@
 import { type CSSProperties, Fragment } from "react";
+import { placesOf } from "../../core/index.js";
 import type {
   Action,
   Frame,
@@ -183,7 +184,7 @@ export function DrawnRegions(props: DrawnRegionsProps) {
       const node = frame.nodes[regions[i]!.node];
       const isEmpty =
         role === "detail" && !regions.slice(i + 1).some((other) => other.screen && contains(region, other));
-      const pair = Object.values(frame.nodes).find((each) => each.kind === "pair" && each.detail === region.node);
+      const pair = frame.nodes[placesOf(frame, region.node)[0] ?? ""];
       return (
         <div
           key={key}

@@ -5,6 +5,7 @@ import {
   type HubNode,
   type Id,
   isThere,
+  markOf,
   nameOf,
   type SeenBar,
   type State,
@@ -38,7 +39,7 @@ function Badge({ badge }: { badge: number | "dot" | undefined }) {
 export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProps) {
   const [listed, setListed] = useState(false);
   const hub = frame.nodes[bar.hub] as HubNode;
-  const mark = frame.theme?.mark ?? "fill";
+  const mark = markOf(frame);
   const wide = bar.face === "panel" || bar.face === "drawer";
   const column = wide || bar.face === "rail";
   const labels = labelsOf(hub);

@@ -1,6 +1,7 @@
 import { type CSSProperties, useEffect, useLayoutEffect, useRef, useState } from "react";
 import {
   type Action,
+  cornerOf,
   type Frame,
   isThere,
   type NavigationEvent,
@@ -80,7 +81,7 @@ export function ScreenView(props: ScreenViewProps) {
     send(event);
   };
   const tap = (action: Action) => act({ do: "tap", action: action.id, ...at });
-  const corner = frame.theme?.corner ?? 8;
+  const corner = cornerOf(frame);
   const button = (action: Action, look: "strong" | "line") => (
     <button
       key={action.id}

@@ -333,7 +333,7 @@ export function Plan() {
               .sort((a, b) => a.depth - b.depth)
               .map((box) =>
                 "stack" in box ? (
-                  <CoverBox key={`over ${box.stack}`} frame={frame} strip={box} />
+                  <CoverBox key={`over ${box.stack}`} frame={frame} view={view} strip={box} />
                 ) : (
                   <PlateBox
                     key={`${box.parent} ${box.id}`}

@@ -1,6 +1,10 @@
 import {
   backOf,
+  childrenOf,
   keepOf,
+  opensOf,
+  overOf,
+  plainName,
   bandsOf,
   faceOf,
   type Frame,
@@ -36,4 +40,18 @@ export const plateSays = (frame: Frame, id: Id, view: View): string => {
     leave: "Back leaves at once",
   }[backOf(hub)];
   return `hub · ${faces.join(", ")} · ${keepWord[keepOf(hub)]} · ${back}`;
+};
+
+/** What the things on a stack's strip cover: everything, the stack's own region, or the containers they are pushed over. */
+export const coverSays = (frame: Frame, stack: Id, holds: readonly Id[], view: View): string => {
+  const beside = childrenOf(frame.nodes[stack]!).filter(
+    (id) => frame.nodes[id]!.kind !== "screen" && !holds.includes(id),
+  );
+  const reaches = holds.flatMap((id) => {
+    const node = frame.nodes[id]!;
+    if (opensOf(frame, node, view) === "push") return beside.map((other) => plainName(frame, other));
+    return overOf(node) === "all" ? ["everything"] : [plainName(frame, stack)];
+  });
+  const all = [...new Set(reaches)].sort((a, b) => Number(a === "everything") - Number(b === "everything"));
+  return all.length < 2 ? `over ${all[0] ?? "nothing"}` : `over ${all.slice(0, -1).join(", ")} or ${all.at(-1)}`;
 };

@@ -1,6 +1,7 @@
 import {
   bandsOf,
   type Fact,
+  factAtLaunch,
   factsOf,
   factValues,
   type Frame,
@@ -198,7 +199,7 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
               </span>
               <Select
                 label={`${fact.label} at the launch`}
-                value={String(fact.launch ?? factValues(fact)[0])}
+                value={String(factAtLaunch(fact))}
                 options={factValues(fact).map((value) => ({ value: String(value), label: String(value) }))}
                 onChange={(text) => {
                   const launch = factValues(fact).find((value) => String(value) === text)!;

@@ -5,7 +5,10 @@ import {
   type ColourPair,
   colourPairs,
   coloursOf,
+  defaultCorner,
+  defaultSizes,
   type Frame,
+  markOf,
   type Palette,
   sizeNames,
   type Theme,
@@ -28,18 +31,6 @@ const words: Record<ColourName, string> = {
   badge: "badge",
 };
 const sides = ["light", "dark"] as const;
-const usualSizes = {
-  header: 50,
-  bar: 60,
-  top: 46,
-  rail: 76,
-  panel: 240,
-  drawer: 300,
-  sheet: 560,
-  dialog: 420,
-  side: 360,
-};
-
 /** The frame's theme without what it does not say. */
 const plain = (theme: Theme): Theme | undefined => {
   const kept = Object.fromEntries(
@@ -54,7 +45,7 @@ const plain = (theme: Theme): Theme | undefined => {
 export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose: () => void }) {
   const opened = useOpenFrame();
   const theme = frame.theme ?? {};
-  const mark = theme.mark ?? "fill";
+  const mark = markOf(frame);
   const [trying, setTrying] = useState<{ side: (typeof sides)[number]; name: ColourName; hex: string } | null>(null);
   const change = (part: Partial<{ [K in keyof Theme]: Theme[K] | undefined }>, label: string) => {
     const value = plain({ ...theme, ...part } as Theme);
@@ -146,7 +137,7 @@ export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose:
             ]}
             onChange={(value) => change({ mark: value === "fill" ? undefined : value }, `mark ${value}`)}
           />
-          {[["corner", 8] as const, ...sizeNames.map((name) => [name, usualSizes[name]] as const)].map(
+          {[["corner", defaultCorner] as const, ...sizeNames.map((name) => [name, defaultSizes[name]] as const)].map(
             ([name, usual]) => (
               <Line key={name} label={name}>
                 <TextLine

@@ -1,0 +1,21 @@
+import type { Frame, SizeName, Theme } from "./types.js";
+
+/** What bars, strips and overlays measure where a frame says nothing, CSS px. */
+export const defaultSizes: Readonly<Record<SizeName, number>> = {
+  header: 50,
+  bar: 60,
+  top: 46,
+  rail: 76,
+  panel: 240,
+  drawer: 300,
+  sheet: 560,
+  dialog: 420,
+  side: 360,
+};
+export const defaultCorner = 8;
+
+export const sizeOf = (frame: Frame, name: SizeName): number => frame.theme?.sizes?.[name] ?? defaultSizes[name];
+/** The corner radius of actions and rows, px. */
+export const cornerOf = (frame: Frame): number => frame.theme?.corner ?? defaultCorner;
+/** How the chosen tab is marked. */
+export const markOf = (frame: Frame): NonNullable<Theme["mark"]> => frame.theme?.mark ?? "fill";
