@@ -1,5 +1,6 @@
 import { type Body, type Frame, freeIdIn, type Id, nameOf, type ScreenNode } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
+import { wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { namesIn } from "../edits.js";
 import { Group, type GroupProps, Line } from "./group.js";
@@ -59,7 +60,8 @@ export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
             inputMode="numeric"
             className="w-16!"
             value={String(body.rows)}
-            onDone={(text) => /^\d{1,5}$/.test(text.trim()) && change({ rows: Number(text) }, `${text.trim()} rows`)}
+            wrong={wrongWhole(0, 99_999)}
+            onDone={(text) => change({ rows: Number(text) }, `${text.trim()} rows`)}
           />
           {"row" in body && (
             <TextLine

@@ -1,5 +1,6 @@
 import type { Do, ScreenNode } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
+import { readNames, wrongNames, wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { DoLines } from "./do-lines.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
@@ -17,9 +18,10 @@ export function ByItselfGroup({ frame, id, node, said, set }: GroupProps<ScreenN
           value={(node.wants ?? []).join(", ")}
           placeholder="nothing"
           title="Names of values that a way in has to hand over"
+          wrong={wrongNames}
           onDone={(text) => {
-            const names = text.match(/[A-Za-z_]\w*/g) ?? [];
-            set("wants", names.length ? [...new Set(names)] : undefined, `wants ${names.join(", ") || "nothing"}`);
+            const names = readNames(text)!;
+            set("wants", names.length ? names : undefined, `wants ${names.join(", ") || "nothing"}`);
           }}
         />
       </Line>
@@ -36,9 +38,8 @@ export function ByItselfGroup({ frame, id, node, said, set }: GroupProps<ScreenN
             <TextLine
               inputMode="numeric"
               value={String(after.ms)}
-              onDone={(text) =>
-                /^\d{1,6}$/.test(text.trim()) && set("after", { ...after, ms: Number(text) }, `after ${text} ms`)
-              }
+              wrong={wrongWhole(0, 3_600_000)}
+              onDone={(text) => set("after", { ...after, ms: Number(text) }, `after ${text} ms`)}
             />
             <span className="text-ink-2">ms</span>
           </Line>

@@ -16,6 +16,7 @@ import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";
 import { Select } from "../../../parts/select.js";
+import { wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, Line } from "./group.js";
 
@@ -132,8 +133,8 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
                 aria-label={`Where ${band.id} begins, px`}
                 disabled={band.from === 0}
                 value={String(band.from)}
+                wrong={wrongWhole(1, 10_000)}
                 onDone={(text) =>
-                  /^\d{1,5}$/.test(text.trim()) &&
                   set(
                     "bands",
                     bands.map((each) => (each.id === band.id ? { ...each, from: Number(text) } : each)),
@@ -174,11 +175,10 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
               className="w-20!"
               aria-label="A view lower than this is low, px"
               placeholder="never"
+              wrong={wrongWhole(1, 10_000, true)}
               value={frame.short === undefined ? "" : String(frame.short)}
               onDone={(text) => {
-                const none = text.trim() === "";
-                if (none || /^\d{1,5}$/.test(text.trim()))
-                  set("short", none ? undefined : Number(text), `low under ${text} px`);
+                set("short", text.trim() === "" ? undefined : Number(text), `low under ${text} px`);
               }}
             />
             <span className="text-ink-2">px and less</span>

@@ -48,7 +48,7 @@ export function Group({
 /** A property with its name before it. */
 export function Line({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <label className="flex min-h-7 shrink-0 items-center gap-2">
+    <label className="flex min-h-7 shrink-0 flex-wrap items-center gap-x-2 *:min-w-0 [&>input]:flex-1 [&>select]:flex-1">
       <span className="w-14 shrink-0 whitespace-nowrap text-ink-2">{label}</span>
       {children}
     </label>

@@ -16,6 +16,7 @@ import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
 import { Select } from "../../../parts/select.js";
+import { wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
@@ -103,11 +104,8 @@ export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
           inputMode="numeric"
           className="w-12!"
           value={String(limitOf(node))}
-          onDone={(text) =>
-            /^\d{1,3}$/.test(text.trim()) &&
-            Number(text) >= 2 &&
-            set("limit", Number(text), `${text.trim()} tabs at most`)
-          }
+          wrong={wrongWhole(2, 999)}
+          onDone={(text) => set("limit", Number(text), `${text.trim()} tabs at most`)}
         />
         <span className="truncate text-ink-2" title={said.limit}>
           {said.limit}

@@ -11,6 +11,7 @@ import {
 } from "../../../../core/index.js";
 import { Choice } from "../../../parts/choice.js";
 import { Select } from "../../../parts/select.js";
+import { readRests, wrongRests } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
 
@@ -21,13 +22,6 @@ const kinds: { value: Opens; label: string; says: string }[] = [
   { value: "dialog", label: "Dialog", says: "in the middle" },
   { value: "side", label: "Side", says: "from an edge, as high as the device" },
 ];
-
-const readRests = (text: string): number[] | null => {
-  const parts = text.match(/\d+(\.\d+)?/g)?.map(Number) ?? [];
-  const rests = parts.map((part) => (part > 1 ? part / 100 : part));
-  const rising = rests.every((rest, i) => rest > 0 && rest <= 1 && (i === 0 || rest > rests[i - 1]!));
-  return rests.length > 0 && rising ? rests : null;
-};
 
 /** How a node appears when its stack shows it: for all, and otherwise at some widths and on some targets. */
 export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
@@ -78,10 +72,8 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
               value={restOf(node)
                 .map((rest) => String(Math.round(rest * 100)))
                 .join(", ")}
-              onDone={(text) => {
-                const rests = readRests(text);
-                if (rests) set("rest", rests, `rests at ${text}`);
-              }}
+              wrong={wrongRests}
+              onDone={(text) => set("rest", readRests(text), `rests at ${text}`)}
             />
             <span className="text-ink-2">%</span>
           </Line>

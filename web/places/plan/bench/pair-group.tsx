@@ -1,5 +1,6 @@
 import { bandsOf, nameOf, type PairNode, ratioOf, splitFromOf } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
+import { wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { NoteLine, TitleLine } from "./common-lines.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
@@ -40,10 +41,8 @@ export function PairGroup({ frame, id, node, said, set }: GroupProps<PairNode>) 
             inputMode="numeric"
             aria-label="Share of the width for the list, percent"
             value={String(Math.round(ratioOf(node) * 100))}
-            onDone={(text) => {
-              const share = Number(text.replace("%", "").trim());
-              if (share >= 10 && share <= 90) set("ratio", share / 100, `list at ${share} %`);
-            }}
+            wrong={wrongWhole(10, 90)}
+            onDone={(text) => set("ratio", Number(text) / 100, `list at ${text.trim()} %`)}
           />
           <span className="text-ink-2">%</span>
         </Line>

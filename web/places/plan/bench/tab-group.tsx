@@ -1,6 +1,7 @@
 import { nameOf, type Tab, targetsOf } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
+import { wrongBadge } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, type GroupProps, Line } from "./group.js";
 import { OnlyLines } from "./only-lines.js";
@@ -58,13 +59,13 @@ export function TabGroup({ frame, id, node, set }: GroupProps) {
         <TextLine
           value={tab.badge === undefined ? "" : String(tab.badge)}
           placeholder="none; a number, or dot"
+          wrong={wrongBadge}
           onDone={(text) => {
             const badge = text.trim();
-            if (badge === "" || badge === "dot" || /^\d{1,5}$/.test(badge))
-              change(
-                { badge: badge === "" ? undefined : badge === "dot" ? "dot" : Number(badge) },
-                badge ? `badge ${badge}` : "no badge",
-              );
+            change(
+              { badge: badge === "" ? undefined : badge === "dot" ? "dot" : Number(badge) },
+              badge ? `badge ${badge}` : "no badge",
+            );
           }}
         />
       </Line>

@@ -1,18 +1,10 @@
+import { readTemplate, wrongTemplate } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 
 const write = (values: Readonly<Record<string, string>> | undefined): string =>
   Object.entries(values ?? {})
     .map(([name, value]) => `${name} = ${value}`)
     .join("; ");
-
-const read = (text: string): Record<string, string> | undefined => {
-  const values: Record<string, string> = {};
-  for (const part of text.split(";")) {
-    const [, name, value] = /^\s*([A-Za-z_]\w*)\s*=\s*(.*?)\s*$/.exec(part) ?? [];
-    if (name !== undefined) values[name] = value!;
-  }
-  return Object.keys(values).length ? values : undefined;
-};
 
 /** Named values in one line, `name = value; name = value`; a value may hold {a param} or {draft.a field}. */
 export function TemplateLine({
@@ -25,7 +17,7 @@ export function TemplateLine({
   onChange: (value: Record<string, string> | undefined) => void;
 }) {
   return (
-    <label className="flex min-w-56 grow items-center gap-1.5">
+    <label className="flex min-w-56 grow flex-wrap items-center gap-1.5 [&>input]:flex-1">
       <span className="whitespace-nowrap text-ink-2">{label}</span>
       <TextLine
         aria-label={label}
@@ -33,7 +25,11 @@ export function TemplateLine({
         value={write(value)}
         placeholder="name = {draft.name}"
         title="name = value; name = value. A value may hold {a param} or {draft.a field}."
-        onDone={(text) => onChange(read(text))}
+        wrong={wrongTemplate}
+        onDone={(text) => {
+          const values = readTemplate(text)!;
+          onChange(Object.keys(values).length ? values : undefined);
+        }}
       />
     </label>
   );

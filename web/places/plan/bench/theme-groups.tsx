@@ -16,6 +16,7 @@ import {
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Choice } from "../../../parts/choice.js";
+import { wrongHex, wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, Line } from "./group.js";
 
@@ -144,10 +145,10 @@ export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose:
                   inputMode="numeric"
                   className="w-16!"
                   placeholder={String(usual)}
+                  wrong={wrongWhole(0, 1000, true)}
                   value={String((name === "corner" ? theme.corner : theme.sizes?.[name]) ?? "")}
                   onDone={(text) => {
                     const value = text.trim() === "" ? undefined : Number(text);
-                    if (value !== undefined && !(value >= 0 && value <= 1000)) return;
                     if (name === "corner") return change({ corner: value }, `corner ${text}`);
                     const { [name]: _, ...rest } = theme.sizes ?? {};
                     change({ sizes: value === undefined ? rest : { ...rest, [name]: value } }, `${name} ${text} px`);
@@ -214,7 +215,7 @@ function ColourField({ label, value, own, onTry, onDone }: ColourFieldProps) {
     return () => element?.removeEventListener("change", chosen);
   }, []);
   return (
-    <span className="flex items-center gap-1">
+    <span className="flex max-w-32 flex-wrap items-center gap-1">
       <input
         ref={input}
         type="color"
@@ -226,10 +227,11 @@ function ColourField({ label, value, own, onTry, onDone }: ColourFieldProps) {
       <TextLine
         aria-label={`Hex of ${label}`}
         className={`mono w-20! text-[12px] ${own ? "" : "text-ink-2"}`}
+        wrong={wrongHex}
         value={value.toUpperCase()}
         onDone={(text) => {
-          const hex = text.trim() === "" ? undefined : `#${text.trim().replace(/^#/, "")}`;
-          if (hex === undefined || /^#([0-9a-f]{3}|[0-9a-f]{6})$/i.test(hex)) onDone(hex);
+          const hex = text.trim().replace(/^#/, "");
+          onDone(hex === "" ? undefined : `#${hex}`);
         }}
         title={own ? "Empty it for the usual colour" : "The usual colour: the frame does not say it"}
       />
