@@ -21,6 +21,8 @@ export function TextLine({ value, onDone, wrong, onCancel, className = "", ...re
     setFault(null);
   };
   useEffect(reset, [value]);
+  const said = useRef<HTMLSpanElement>(null);
+  useEffect(() => said.current?.scrollIntoView({ block: "nearest" }), [fault]);
   const done = () => {
     if (!cancelled.current && text !== value) {
       const found = wrong?.(text) ?? null;
@@ -56,7 +58,7 @@ export function TextLine({ value, onDone, wrong, onCancel, className = "", ...re
         {...rest}
       />
       {fault && (
-        <span id={id} role="alert" className="basis-full text-[12px] leading-4 text-clay">
+        <span ref={said} id={id} role="alert" className="basis-full text-[12px] leading-4 text-clay">
           ! {fault}
         </span>
       )}

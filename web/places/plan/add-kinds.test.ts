@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { applySoundly, type Frame, parentsOf, startingShapes, viewOf } from "../../../core/index.js";
+import { applySoundly, childrenOf, type Frame, parentsOf, startingShapes, viewOf } from "../../../core/index.js";
 import { addKinds } from "./add-kinds.js";
 import { lookAtDrop, sayDrop } from "./drop.js";
-import { addWay } from "./edits.js";
+import { addWay, moveToward } from "./edits.js";
 
 const demo = join(import.meta.dirname, "..", "..", "..", "demo");
 const demos = readdirSync(demo)
@@ -37,6 +37,14 @@ test("a way can be pulled from any screen and any hub to anything else", () => {
       if (node.kind === "screen" || node.kind === "hub")
         for (const to of Object.keys(frame.nodes).slice(0, 8))
           if (to !== from && to !== frame.root) applied(frame, addWay(frame, from, to).edit);
+});
+
+test("what leaves a pane of a pair by keys goes behind the pair", () => {
+  const [, sky] = demos as [Frame, Frame];
+  const planned = moveToward(sky, { id: "nightFilter", parent: "nightList" }, "left")!;
+  const after = applied(sky, planned.edit);
+  expect(childrenOf(after.nodes.club!).slice(0, 2)).toEqual(["nights", "nightFilter"]);
+  expect(planned.choose).toEqual({ id: "nightFilter", parent: "club" });
 });
 
 describe("what a drop would do", () => {

@@ -164,12 +164,17 @@ export const moveToward = (frame: Frame, chosen: Chosen, direction: Direction): 
   if (direction === "down") return i < siblings.length - 1 ? moveInto(frame, chosen, parent, siblings[i + 1]!) : null;
   if (direction === "left") {
     const above = placesOf(frame, parent)[0];
-    return above === undefined ? null : moveInto(frame, chosen, above, parent);
+    if (above === undefined) return null;
+    // a pair takes no third: what leaves one of its panes goes behind the pair
+    const out = beside(frame, { id: parent, parent: above });
+    return out.parent === null ? null : moveInto(frame, chosen, out.parent, out.after);
   }
-  const beside = [siblings[i - 1], siblings[i + 1]].find(
+  const neighbour = [siblings[i - 1], siblings[i + 1]].find(
     (other) => other !== undefined && frame.nodes[other]!.kind !== "screen",
   );
-  return beside === undefined ? null : moveInto(frame, chosen, beside, childrenOf(frame.nodes[beside]!).at(-1) ?? null);
+  return neighbour === undefined
+    ? null
+    : moveInto(frame, chosen, neighbour, childrenOf(frame.nodes[neighbour]!).at(-1) ?? null);
 };
 
 /** What the arrows choose: up and down a sibling, left the container, right the first thing inside. */

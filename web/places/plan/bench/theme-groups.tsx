@@ -215,7 +215,7 @@ function ColourField({ label, value, own, onTry, onDone }: ColourFieldProps) {
     return () => element?.removeEventListener("change", chosen);
   }, []);
   return (
-    <span className="flex max-w-32 flex-wrap items-center gap-1">
+    <span className="flex w-[118px] flex-wrap items-center gap-1">
       <input
         ref={input}
         type="color"
