@@ -1,5 +1,6 @@
 // Measures what is promised. Prints a table, and JSON with --json. Ratios are of one run: machines are noisy, ratios less so.
 import { cpus } from "node:os";
+import { editingFigures } from "./editing.js";
 import { engineFigures } from "./engine.js";
 import type { Figure } from "./measure.js";
 import { pageFigures } from "./page.js";
@@ -11,6 +12,7 @@ const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   plan: planFigures,
   server: serverFigures,
   page: pageFigures,
+  editing: editingFigures,
 };
 const asked = process.argv.slice(2).filter((name) => name in parts);
 const rounded = (value: number): string =>

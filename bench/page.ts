@@ -1,17 +1,11 @@
-import { once } from "node:events";
-import { mkdtempSync, readFileSync } from "node:fs";
+import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
-import { tmpdir } from "node:os";
 import { openBrowser } from "../scripts/browser.js";
-import { FrameStore } from "../server/frames/store.js";
-import { openDatabase } from "../server/database.js";
-import { createApp } from "../server/app.js";
-import { seed } from "../server/seed.js";
+import type { FrameStore } from "../server/frames/store.js";
 import { largeFrame } from "./frames.js";
 import { type Figure, quantile } from "./measure.js";
-
-const built = join(import.meta.dirname, "..", "dist", "web");
+import { built, served } from "./serving.js";
 
 /** What a first visit to the plan loads, as the browser asks for it: nothing chosen, and with the bench open. */
 const weights = async (url: string): Promise<Figure[]> => {
@@ -169,15 +163,10 @@ const dragToSaid = async (url: string): Promise<number[]> => {
 };
 
 /** What the page weighs, and how soon it answers a key. */
-export const pageFigures = async (): Promise<Figure[]> => {
-  const database = await openDatabase(mkdtempSync(join(tmpdir(), "handy-frame-bench-")), () => undefined);
-  const store = new FrameStore(database);
-  await seed(store, [], () => undefined);
+export const pageFigures = (): Promise<Figure[]> => served(measured);
+
+const measured = async (url: string, store: FrameStore): Promise<Figure[]> => {
   await store.create(largeFrame(1000));
-  const server = createApp({ store, page: built }).listen(0, "127.0.0.1");
-  await once(server, "listening");
-  const { port } = server.address() as { port: number };
-  const url = `http://127.0.0.1:${port}/`;
   const weighed = await weights(url);
   const demo = await keyToPaint(url, "/f/allotment-diary/plan?at=tasksTab&in=home", 32);
   const large = await keyToPaint(url, "/f/large-1000/plan?at=tab1&in=home", 22);
@@ -185,9 +174,6 @@ export const pageFigures = async (): Promise<Figure[]> => {
   const longest = Math.min(...tasks);
   const drags = [await dragToSaid(url), await dragToSaid(url), await dragToSaid(url)];
   const said = drags.sort((a, b) => quantile(a, 0.95) - quantile(b, 0.95))[0]!;
-  server.closeAllConnections();
-  server.close();
-  await database.close();
   const figure = (name: string, times: number[], most: number): Figure[] => [
     {
       name: `key in the plan to companion painted, ${name}, p50`,

@@ -39,7 +39,10 @@ export const addStart = (program: Command): void => {
   program
     .command("start")
     .description("serve the application")
-    .argument("[files...]", "frame files to put on the shelf, those that are not there yet")
+    .argument(
+      "[files...]",
+      "frame files to work on: each change is written to them at once, and each made in them is taken in",
+    )
     .option("--port <number>", "the port; 0 takes any free one", "4860")
     .option("--host <name>", "the address to listen on", "127.0.0.1")
     .option("--data <folder>", "where the frames are kept", process.env.HANDY_FRAME_DATA ?? "data")

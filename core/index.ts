@@ -58,7 +58,7 @@ export { type Fault, faultLine, shown } from "./frame/fault.js";
 export { faultsOf } from "./frame/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
 export { pointer, segmentsOf } from "./frame/pointer.js";
-export { type StartingShape, startingShapes } from "./frame/starts.js";
+export { type StartingShape, startingShapes } from "./starts/starts.js";
 export { cornerOf, defaultCorner, defaultSizes, markOf } from "./frame/sizes.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./frame/theme.js";
 export { bandAt, type Insets, noInsets, targetIn, type View, viewOf } from "./frame/view.js";
@@ -69,7 +69,18 @@ export { fillPattern, patternOf, readPattern } from "./address/pattern.js";
 export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
 export type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit/edit.js";
 export { type Change, fold, type History, type HistoryEvent } from "./edit/history.js";
+export { editBetween } from "./edit/difference-edit.js";
 export { duplicateOf, freeIdIn } from "./edit/naming.js";
+export type { Part, Planned } from "./edit/part.js";
+
+export type { ChangeOfMind, ChangeResult } from "./change/change.js";
+export { changes as changesOfMind } from "./change/table.js";
+
+export { frameOfLines } from "./outline/build.js";
+export type { OutlineFault, OutlineLine } from "./outline/line.js";
+export { pasteLines, type Place } from "./outline/paste.js";
+export { readOutline } from "./outline/read.js";
+export { writeOutline } from "./outline/write.js";
 
 export type { Move, NavigationEvent, Note } from "./navigate/events.js";
 export { canDismiss, canGoUp, upTakes } from "./navigate/back.js";
@@ -115,9 +126,38 @@ export {
 } from "./arrange/arrange.js";
 
 export { fitPlan } from "./plan/fit.js";
-export { type Card, type PaneHead, type PlanLayout, planLayout, planSizes, type Plate } from "./plan/layout.js";
+export { planLayout } from "./plan/layout.js";
+export type { Card, PaneHead, PlanLayout, Plate } from "./plan/placed.js";
+export { planSizes } from "./plan/sizes.js";
 export { stepsOf } from "./plan/steps.js";
 
+export { consequenceSays } from "./says/consequence-says.js";
 export { propertySays } from "./says/property-says.js";
 export { actionSays, onlySays } from "./says/words.js";
 export { waySays } from "./says/way-says.js";
+
+export { createFinder, find, type Findable, type Finder, type Found } from "./find/find.js";
+export { findablesOf, type FrameFindable } from "./find/findables.js";
+
+export { alike, sameKind, siblings } from "./settings/alike.js";
+export {
+  type Held,
+  isSetHere,
+  setElsewhere,
+  type Setting,
+  settings,
+  type Shared,
+  sharedSettings,
+  valueOf,
+  valueSays,
+} from "./settings/settings.js";
+
+export { type Clip, clipOf, clipType, pasteClip, readClip } from "./edit/clip.js";
+
+export { type Route, routesBetween, type RouteStep } from "./routes/routes.js";
+export { type WayRow, wayRows } from "./routes/table.js";
+export { eventSays } from "./says/event-says.js";
+
+export { type Difference, differencesOf } from "./says/difference-says.js";
+
+export { type Clash, clashesOf, withoutClashes } from "./edit/clash.js";

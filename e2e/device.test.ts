@@ -1,21 +1,8 @@
-import { newWorld, type Person, type World } from "./world.js";
+import { eachIn, type Person } from "./world.js";
 
-let world: World;
 let me: Person;
-
-beforeAll(async () => {
-  world = await newWorld();
-}, 120_000);
-afterAll(async () => {
-  await world.browser.close();
-  await world.served.end();
-});
-beforeEach(async () => {
-  me = await world.person();
-});
-afterEach(async () => {
-  expect(me.errors).toEqual([]);
-  await me.page.close();
+eachIn((person) => {
+  me = person;
 });
 
 const device = "[data-device]";

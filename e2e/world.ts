@@ -3,6 +3,7 @@ import { once } from "node:events";
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import axeCore from "axe-core";
 import type { Browser, Page } from "puppeteer-core";
 import { openBrowser } from "../scripts/browser.js";
 
@@ -14,10 +15,15 @@ export class Served {
   url = "";
   private child: ChildProcess | null = null;
 
+  constructor(
+    /** Frame files to work on. */
+    private readonly files: readonly string[] = [],
+  ) {}
+
   async start(port = 0): Promise<void> {
     const child = spawn(
       process.execPath,
-      [join(root, "bin", "handy-frame"), "start", "--port", String(port), "--data", this.data],
+      [join(root, "bin", "handy-frame"), "start", ...this.files, "--port", String(port), "--data", this.data],
       { stdio: ["ignore", "pipe", "inherit"] },
     );
     this.child = child;
@@ -95,6 +101,43 @@ export class Person {
   /** The ladder as it is drawn, from where the device is to its end. */
   ladder = async () =>
     (await this.texts('[aria-label="What Back will do"] li')).slice(1).map((text) => text.replace(/^\d+/, ""));
+  /** What copying what is chosen puts on the clipboard: the text, and all by its type. */
+  copy = () =>
+    this.page.evaluate(() => {
+      const data = new DataTransfer();
+      document.activeElement!.dispatchEvent(
+        new ClipboardEvent("copy", { clipboardData: data, bubbles: true, cancelable: true }),
+      );
+      return Object.fromEntries([...data.types].map((type) => [type, data.getData(type)]));
+    });
+  paste = (held: string | Record<string, string>) =>
+    this.page.evaluate(
+      (given) => {
+        const data = new DataTransfer();
+        for (const [type, text] of Object.entries(given)) data.setData(type, text);
+        (document.activeElement ?? document.body).dispatchEvent(
+          new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }),
+        );
+      },
+      typeof held === "string" ? { "text/plain": held } : held,
+    );
+  /** What axe finds against WCAG 2.2 AA outside the device. */
+  look = async (): Promise<string[]> => {
+    await this.page.evaluate(axeCore.source);
+    const { violations } = await this.page.evaluate(() =>
+      (
+        window as unknown as {
+          axe: {
+            run: (
+              context: object,
+              options: object,
+            ) => Promise<{ violations: { id: string; nodes: { target: string[] }[] }[] }>;
+          };
+        }
+      ).axe.run({ exclude: ["[data-device]"] }, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] }),
+    );
+    return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(" ")).join(", ")}`);
+  };
   saved = () => this.page.waitForSelector('[data-sync="saved"]', { timeout: 8000 });
 }
 
@@ -112,4 +155,35 @@ export const newWorld = async (): Promise<World> => {
     return new Person(page, served);
   };
   return { served, browser, person };
+};
+
+/** A world for the tests of a file, and a new page for each, which is closed after it and must have logged no error. */
+export const eachIn = (begin: (person: Person, world: World) => void): void => {
+  let world: World;
+  let person: Person;
+  beforeAll(async () => {
+    world = await newWorld();
+  }, 120_000);
+  afterAll(async () => {
+    await world.browser.close();
+    await world.served.end();
+  });
+  beforeEach(async () => {
+    person = await world.person();
+    begin(person, world);
+  });
+  afterEach(async () => {
+    expect(person.errors).toEqual([]);
+    await person.page.close();
+  });
+};
+
+/** Puts a frame on the shelf and answers its id. */
+export const shelve = async (world: World, frame: unknown): Promise<string> => {
+  const response = await fetch(new URL("/api/frames", world.served.url), {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ frame }),
+  });
+  return ((await response.json()) as { id: string }).id;
 };

@@ -2,6 +2,7 @@
 import { mkdirSync, mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { largeFrame } from "../bench/frames.js";
 import { serve } from "../server/serve.js";
 import { openBrowser } from "./browser.js";
 
@@ -18,12 +19,22 @@ const { url, stop } = await serve({
 });
 const browser = await openBrowser();
 
-const take = async (name: `${string}.png`, path: string, theme: "light" | "dark", clicks: readonly string[] = []) => {
+/** What is done before a picture is taken: a press on what CSS names, keys, or a text. */
+type Act = string | { keys: string } | { type: string };
+
+const take = async (name: `${string}.png`, path: string, theme: "light" | "dark", acts: readonly Act[] = []) => {
   const page = await browser.newPage();
   await page.evaluateOnNewDocument((theme) => localStorage.setItem("handy-frame:theme", theme), theme);
   await page.goto(new URL(path, url).href, { waitUntil: "networkidle2", timeout: 8000 }).catch(() => undefined);
-  for (const selector of clicks) {
-    await (await page.waitForSelector(selector))!.click();
+  for (const act of acts) {
+    if (typeof act === "string") await (await page.waitForSelector(act))!.click();
+    else if ("type" in act) await page.keyboard.type(act.type);
+    else {
+      const parts = act.keys.split("+");
+      for (const held of parts.slice(0, -1)) await page.keyboard.down(held as never);
+      await page.keyboard.press(parts.at(-1) as never);
+      for (const held of parts.slice(0, -1)) await page.keyboard.up(held as never);
+    }
     await new Promise((resolve) => setTimeout(resolve, 300));
   }
   await page.mouse.move(5, 790);
@@ -47,6 +58,34 @@ await take("targets.png", "/f/repair-cafe/plan?at=house&in=app&targets=all", "li
 ]);
 await take("theme.png", "/f/night-sky-log/plan?panel=theme", "dark");
 await take("shelf.png", "/", "light");
+const plots = '[data-node="plots"][data-parent="plotsTab"]';
+await take("list.png", "/f/allotment-diary/plan?at=plots&in=plotsTab", "light", [
+  plots,
+  { keys: "l" },
+  {
+    type: "Seeds /seeds\n\tSeed {seed} /seeds/:seed\nSow ^\nSwap shelf\nHarvest /harvest\nCrop {crop} /harvest/:crop",
+  },
+]);
+await take("change.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light", [
+  '[data-node="plot"]',
+  { keys: "w" },
+  { keys: "ArrowDown" },
+]);
+await take("several.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light", [
+  '[data-node="plot"]',
+  { keys: "s" },
+]);
+await take("routes.png", "/f/allotment-diary/plan?at=details&in=meTab", "light", [
+  '[data-node="offer"]',
+  { keys: "r" },
+]);
+await take("find.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "dark", [{ keys: "Control+k" }, { type: "pl" }]);
+await fetch(new URL("/api/frames", url), {
+  method: "POST",
+  headers: { "content-type": "application/json" },
+  body: JSON.stringify({ frame: largeFrame(1000) }),
+});
+await take("large.png", "/f/large-1000/plan?at=screen3&in=tab0", "light");
 await browser.close();
 await stop();
 process.exit(0);

@@ -6,10 +6,10 @@ import { createApp } from "./app.js";
 import { openDatabase } from "./database.js";
 import { FrameStore } from "./frames/store.js";
 import { holdFolder } from "./lock.js";
-import { seed } from "./seed.js";
+import { openFiles, seedDemos } from "./seed.js";
 
 export interface ServeOptions {
-  /** Frame files to put on the shelf. */
+  /** Frame files to work on as they are. */
   files: readonly string[];
   port: number;
   host: string;
@@ -32,7 +32,8 @@ export const serve = async ({ files, port, host, data, say }: ServeOptions): Pro
   const release = await holdFolder(data);
   const database = await openDatabase(data, say);
   const store = new FrameStore(database);
-  await seed(store, files, say);
+  await seedDemos(store, say);
+  const opened = await openFiles(store, files, say);
   const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2));
   const app = createApp({ store, hosts: [host], page, log: (error) => log.error(error) });
   const server = createServer(app);
@@ -40,6 +41,7 @@ export const serve = async ({ files, port, host, data, say }: ServeOptions): Pro
     server.once("error", reject);
     server.listen(port, host, resolve);
   }).catch(async (error: unknown) => {
+    await store.closeFiles();
     await database.close();
     await release();
     throw error;
@@ -62,6 +64,7 @@ export const serve = async ({ files, port, host, data, say }: ServeOptions): Pro
       // live connections never end by themselves
       setTimeout(() => server.closeAllConnections(), 500).unref();
       await closed;
+      await store.closeFiles();
       await database.close();
       await release();
     })());
@@ -76,5 +79,6 @@ export const serve = async ({ files, port, host, data, say }: ServeOptions): Pro
   const { port: taken } = server.address() as AddressInfo;
   const url = `http://${host.includes(":") ? `[${host}]` : host === "0.0.0.0" ? "localhost" : host}:${taken}/`;
   say(`Handy Frame is at ${url}`);
+  for (const { path, id } of opened) say(`${path} is worked on at ${url}f/${id}/plan`);
   return { url, stop };
 };

@@ -10,11 +10,13 @@ export interface Consequences {
   faults: Fault[];
   bars: { before: boolean; after: boolean };
   header: { before: boolean; after: boolean };
+  /** The tab that is lit; null when none can be seen. */
+  tab: { before: Id | null; after: Id | null };
   /** As what overlay it shows; null when it is pushed. */
   overlay: { before: Opens | null; after: Opens | null };
   /** What Back does from there, by the first way in: ids of the screens, then the end. */
   back: { before: string[]; after: string[] };
-  /** Ways in after which bars, header, overlay or Back are others than before. */
+  /** Ways in after which bars, tab, header, overlay or Back are others than before. */
   changed: Way[];
   /** Ways in that are gone, or lead nowhere now. */
   broken: Way[];
@@ -25,6 +27,7 @@ export interface Consequences {
 interface Look {
   bars: boolean;
   header: boolean;
+  tab: Id | null;
   overlay: Opens | null;
   back: string[];
 }
@@ -32,7 +35,11 @@ interface Look {
 const sameWay = (a: Way, b: Way): boolean => a.from === b.from && a.via === b.via && a.action === b.action;
 
 const sameLook = (a: Look, b: Look): boolean =>
-  a.bars === b.bars && a.header === b.header && a.overlay === b.overlay && a.back.join() === b.back.join();
+  a.bars === b.bars &&
+  a.header === b.header &&
+  a.tab === b.tab &&
+  a.overlay === b.overlay &&
+  a.back.join() === b.back.join();
 
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
 export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, faults: Fault[] = []): Consequences => {
@@ -43,6 +50,7 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
       taken && {
         bars: taken.snapshot.bars.some((bar) => !bar.inert),
         header: taken.snapshot.headers.length > 0,
+        tab: taken.snapshot.bars.findLast((bar) => !bar.inert)?.active ?? null,
         overlay: taken.snapshot.overlay?.opens ?? null,
         back: taken.snapshot.back,
       }
@@ -65,12 +73,14 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
       if (!now) broken.push(way);
       else if (!sameLook(look, now)) changed.push(way);
     }
-  const side = (look: Look | null | undefined): Look => look ?? { bars: false, header: false, overlay: null, back: [] };
+  const side = (look: Look | null | undefined): Look =>
+    look ?? { bars: false, header: false, tab: null, overlay: null, back: [] };
   const [was, is] = [side(first?.before), side(first?.after)];
   return {
     faults,
     bars: { before: was.bars, after: is.bars },
     header: { before: was.header, after: is.header },
+    tab: { before: was.tab, after: is.tab },
     overlay: { before: was.overlay, after: is.overlay },
     back: { before: was.back, after: is.back },
     changed,

@@ -1,6 +1,9 @@
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { type PlanLayout, planLayout, type PlanOptions, planSizes, type PlanSizes } from "./layout.js";
+import { planLayout } from "./layout.js";
+import type { PlanOptions } from "./measure.js";
+import type { PlanLayout } from "./placed.js";
+import { planSizes, type PlanSizes } from "./sizes.js";
 
 const cardWidths = [150, 140, 130, 122, 114, 106, 98, 90];
 /** How tall a card's picture is for its width: a tall view is cut short where the room is low. */
@@ -28,7 +31,9 @@ export const fitPlan = (
   aspect: number,
   kept: (id: Id) => boolean = () => false,
   view?: View,
+  folded: (id: Id) => boolean = () => false,
 ): PlanLayout => {
+  const common: PlanOptions = { folded, ...(view && { view }) };
   const sized = (width: number, shape: number): PlanSizes => ({
     ...planSizes,
     card: { width, height: Math.round(width * Math.min(aspect, shape)) },
@@ -43,7 +48,7 @@ export const fitPlan = (
     let widest: [PlanOptions, PlanLayout] | null = null;
     for (const width of cardWidths)
       for (const shape of cardShapes) {
-        const options = { sizes: sized(width, shape), ...(view && { view }) };
+        const options = { ...common, sizes: sized(width, shape) };
         const layout = planLayout(frame, options);
         if (layout.width > room.width) break;
         if (layout.height <= room.height) return spread(options, layout);
@@ -51,9 +56,9 @@ export const fitPlan = (
       }
     if (widest) return spread(...widest);
   }
-  const rows = planLayout(frame, { sizes: sized(96, cardShapes[0]!), pictured: kept, ...(view && { view }) });
+  const rows = planLayout(frame, { ...common, sizes: sized(96, cardShapes[0]!), pictured: kept });
   if (Object.keys(frame.nodes).length > mostFitted) return rows;
   // title rows save height; where that is not what lacks, the smallest cards tell more in the same width
-  const cards = planLayout(frame, { sizes: sized(cardWidths.at(-1)!, cardShapes.at(-1)!), ...(view && { view }) });
+  const cards = planLayout(frame, { ...common, sizes: sized(cardWidths.at(-1)!, cardShapes.at(-1)!) });
   return cards.width <= rows.width && cards.height <= 1.6 * room.height ? cards : rows;
 };

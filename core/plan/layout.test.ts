@@ -4,7 +4,8 @@ import { anyEdit, anyFrame } from "../testing/arbitrary.js";
 import { frameOf, opening, screen, stack, tabbed } from "../testing/frames.js";
 import { applyEdit, applySoundly } from "../edit/apply.js";
 import { fitPlan } from "./fit.js";
-import { type Placed, planLayout } from "./layout.js";
+import { planLayout } from "./layout.js";
+import type { Placed } from "./placed.js";
 import { stepsOf } from "./steps.js";
 import type { StackNode } from "../frame/types.js";
 
@@ -135,4 +136,18 @@ describe("the plan", () => {
     // too narrow either way, with height to spare: rows would be no narrower, so pictures stay
     expect(width({ width: 300, height: 900 })).toBe(90);
   });
+});
+
+test("a folded container is drawn by its name alone, and makes room for the others", () => {
+  const open = planLayout(tabbed());
+  const folded = planLayout(tabbed(), { folded: (id) => id === "home" });
+  expect(folded.width * folded.height).toBeLessThan(open.width * open.height);
+  expect(folded.plates.map(({ id, folded: is }) => [id, is])).toEqual([
+    ["app", false],
+    ["home", true],
+  ]);
+  expect(folded.cards.map(({ id }) => id)).toEqual(["cover"]);
+  const tab = planLayout(tabbed(), { folded: (id) => id === "aTab" });
+  expect(tab.teeth.map(({ id }) => id)).toEqual(["aTab", "bTab", "c"]);
+  expect(tab.cards.map(({ id }) => id)).not.toContain("item");
 });

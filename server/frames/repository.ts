@@ -9,6 +9,10 @@ export interface FrameRow {
   made: Date;
   changed: Date;
   deleted: Date | null;
+  /** The file it is kept in too. */
+  file: string | null;
+  /** The revision that stands in the file. */
+  fileRevision: number | null;
 }
 
 /** A revision's row, without its edit. */
@@ -35,7 +39,7 @@ export interface NewRevision {
   snapshot: Frame | null;
 }
 
-const columns = "id, name, revision, made, changed, deleted";
+const columns = 'id, name, revision, made, changed, deleted, file, file_revision as "fileRevision"';
 
 export const listFrames = async (sql: Sql): Promise<FrameRow[]> =>
   (await sql.query<FrameRow>(`select ${columns} from frames order by deleted nulls first, changed desc, id`)).rows;
@@ -60,6 +64,13 @@ export const setDeleted = async (sql: Sql, id: string, deleted: boolean): Promis
     id,
     deleted,
   ]);
+};
+
+export const findByFile = async (sql: Sql, file: string): Promise<FrameRow | undefined> =>
+  (await sql.query<FrameRow>(`select ${columns} from frames where file = $1`, [file])).rows[0];
+
+export const setFile = async (sql: Sql, id: string, file: string, revision: number): Promise<void> => {
+  await sql.query("update frames set file = $2, file_revision = $3 where id = $1", [id, file, revision]);
 };
 
 export const insertRevision = async (sql: Sql, frame: string, revision: NewRevision): Promise<void> => {
@@ -103,6 +114,15 @@ export const missedSince = async (sql: Sql, frame: string, revision: number): Pr
       [frame, revision],
     )
   ).rows;
+
+/** The keys of the newest revisions. */
+export const recentKeys = async (sql: Sql, frame: string, most: number): Promise<string[]> =>
+  (
+    await sql.query<{ key: string }>("select key from revisions where frame = $1 order by number desc limit $2", [
+      frame,
+      most,
+    ])
+  ).rows.map(({ key }) => key);
 
 /** The newest snapshot at or before a revision, and the edits from there up to it. */
 export const snapshotBefore = async (

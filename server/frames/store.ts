@@ -2,11 +2,15 @@ import { randomUUID } from "node:crypto";
 import { applyEdit, type Edit, type Frame, plainFrame } from "../../core/index.js";
 import { applyChecked, type SaveRequest } from "../../shape/edits.js";
 import type { Database, Sql } from "../database.js";
+import { FrameFile } from "../files/frame-file.js";
+import type { FileState } from "../files/state.js";
 import { Problem } from "../problem.js";
 import * as rows from "./repository.js";
 
 /** A whole snapshot is kept this often, so that any revision is a few edits away. */
 const snapshotEvery = 50;
+/** So many keys of the newest edits are told to who opens a frame. */
+const keysTold = 300;
 
 /** A frame as it stands. */
 export interface Head {
@@ -15,10 +19,19 @@ export interface Head {
   frame: Frame;
 }
 
+/** A frame as those who open it are told of it. */
+export type Opened = Head & {
+  deleted: boolean;
+  file: FileState | null;
+  /** The keys of the newest edits, by which a window knows what of its own has arrived. */
+  keys: string[];
+};
+
 /** Something that happened to a frame, told to everyone who has it open. */
 export type Happening =
   | { kind: "revisions"; frame: string; revision: number; edits: rows.MissedRow[] }
-  | { kind: "deleted" | "back"; frame: string; revision: number };
+  | { kind: "deleted" | "back"; frame: string; revision: number }
+  | { kind: "file"; frame: string; revision: number; file: FileState };
 
 const slugOf = (name: string): string =>
   name
@@ -31,6 +44,7 @@ const slugOf = (name: string): string =>
 /** The frames in the database: what is asked of them and what is done to them. Holds the heads it has seen in memory. */
 export class FrameStore {
   private readonly heads = new Map<string, Head>();
+  private readonly files = new Map<string, FrameFile>();
   private readonly listeners = new Set<(happening: Happening) => void>();
   /** Set when something was written since the last clean-up. */
   dirty = false;
@@ -75,9 +89,43 @@ export class FrameStore {
     return head;
   }
 
-  async read(id: string): Promise<Head & { deleted: boolean }> {
+  async read(id: string): Promise<Opened> {
     const row = await this.row(this.database, id);
-    return { ...(await this.head(this.database, row)), deleted: row.deleted !== null };
+    const head = await this.head(this.database, row);
+    const keys = await rows.recentKeys(this.database, id, keysTold);
+    return { ...head, deleted: row.deleted !== null, file: this.files.get(id)?.state ?? null, keys };
+  }
+
+  /** Keeps a frame in a file from now on: the frame that was kept in it before, else a new one made of `frame`. Answers its id; null when there is neither. */
+  async keepIn(path: string, frame: Frame | null): Promise<string | null> {
+    let row = await rows.findByFile(this.database, path);
+    if (!row) {
+      if (!frame) return null;
+      const { id, revision } = await this.create(frame);
+      await rows.setFile(this.database, id, path, revision);
+      row = await this.row(this.database, id);
+    }
+    const { id } = row;
+    if (row.deleted) await this.setDeleted(id, false);
+    const file = new FrameFile(
+      path,
+      {
+        head: () => this.read(id),
+        save: (on, edits) => this.commit(id, on, edits, applyChecked),
+        inStep: (revision) => rows.setFile(this.database, id, path, revision),
+        tell: (state) =>
+          this.tell({ kind: "file", frame: id, revision: this.heads.get(id)?.revision ?? 0, file: state }),
+      },
+      await this.frameAt(this.database, id, row.fileRevision ?? row.revision),
+    );
+    this.files.set(id, file);
+    await file.open();
+    return id;
+  }
+
+  async closeFiles(): Promise<void> {
+    await Promise.all([...this.files.values()].map((file) => file.close()));
+    this.files.clear();
   }
 
   async readAt(id: string, revision: number): Promise<Head> {
@@ -111,12 +159,12 @@ export class FrameStore {
   }
 
   /** Applies edits made on a revision; on another one than the newest, nothing is done and what was missed is said. */
-  async save(
-    id: string,
-    on: number,
-    edits: SaveRequest["edits"],
-    apply: typeof applyEdit = applyChecked,
-  ): Promise<Head> {
+  save(id: string, on: number, edits: SaveRequest["edits"], apply: typeof applyEdit = applyChecked): Promise<Head> {
+    const change = () => this.commit(id, on, edits, apply);
+    return this.files.get(id)?.around(change) ?? change();
+  }
+
+  private async commit(id: string, on: number, edits: SaveRequest["edits"], apply: typeof applyEdit): Promise<Head> {
     const saved = await this.database.transaction(async (sql) => {
       const row = await this.row(sql, id, true);
       if (row.deleted) throw new Problem("no-frame", `${id} was deleted. It can be brought back from the shelf.`);

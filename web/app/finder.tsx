@@ -1,81 +1,78 @@
-import { useEffect, useMemo, useRef, useState } from "react";
-import { nameOf, placesOf, waysOut } from "../../core/index.js";
-import { Picker, type PickerOption } from "../parts/picker.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
-import { useChosen } from "./place.js";
+import { type KeyboardEvent, Suspense, useEffect, useRef, useState } from "react";
+import { later } from "../parts/later.js";
 
-const commands = {
-  undo: "Undo",
-  redo: "Redo",
-  relaunch: "Start the device over",
-  back: "Back on the device",
-  theme: "Theme and bars",
-  devices: "Devices, widths and facts",
-} as const;
+const FindList = later(() => import("./find-list.js"));
 
-/** Finds any node, action or command by typing its name. */
+/** What the list of what was found answers to keys. */
+export interface FindKeys {
+  move: (by: number) => void;
+  take: () => void;
+}
+
+/** The find box: any screen, container, action, address, setting or command by a few letters. */
 export function Finder() {
-  const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
-  const [, choose] = useChosen();
-  const box = useRef<HTMLDivElement>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const keys = useRef<FindKeys | null>(null);
+  const before = useRef<HTMLElement | null>(null);
+  const [text, setText] = useState("");
   const [open, setOpen] = useState(false);
 
   useEffect(() => {
-    const key = (event: KeyboardEvent) => {
+    const key = (event: globalThis.KeyboardEvent) => {
       if (event.key.toLowerCase() !== "k" || !(event.ctrlKey || event.metaKey)) return;
       event.preventDefault();
-      box.current?.querySelector("input")?.focus();
+      input.current?.focus();
     };
     addEventListener("keydown", key);
     return () => removeEventListener("keydown", key);
   }, []);
 
-  const options = useMemo<PickerOption[]>(
-    () =>
-      !open
-        ? []
-        : [
-            ...Object.entries(frame.nodes).map(([id, node]) => ({
-              value: `node ${id}`,
-              label: nameOf(frame, id),
-              says: `${node.kind} · ${id}`,
-            })),
-            ...Object.entries(frame.nodes).flatMap(([id, node]) =>
-              waysOut(id, node)
-                .filter((way) => way.via === "action")
-                .map((way) => ({ value: `node ${id}`, label: way.label, says: `action on ${nameOf(frame, id)}` })),
-            ),
-            ...Object.entries(commands).map(([value, label]) => ({
-              value: `command ${value}`,
-              label,
-              says: "command",
-            })),
-          ],
-    [frame, open],
-  );
-  const pick = (value: string) => {
-    const [kind, id = ""] = value.split(" ");
-    if (kind === "node") {
-      choose({ id, parent: placesOf(frame, id)[0] ?? null }, false);
-      // who finds by typing goes on by keys: the focus goes where the choice is, once that is drawn
-      setTimeout(() => document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]')?.focus(), 30);
-    } else if (id === "undo") opened.undo();
-    else if (id === "redo") opened.redo();
-    else if (id === "relaunch") opened.relaunch();
-    else if (id === "theme" || id === "devices") opened.showPanel(id);
-    else opened.send({ do: "back" });
+  const leave = () => {
+    setText("");
+    setOpen(false);
+  };
+  const onKey = (event: KeyboardEvent) => {
+    event.stopPropagation();
+    if (event.key === "ArrowDown") keys.current?.move(1);
+    else if (event.key === "ArrowUp") keys.current?.move(-1);
+    else if (event.key === "Enter") keys.current?.take();
+    else if (event.key === "Escape") {
+      leave();
+      before.current?.focus();
+      if (document.activeElement === input.current) input.current?.blur();
+    } else return;
+    event.preventDefault();
   };
   return (
-    <div ref={box} className="ml-2 w-56 min-w-24" onFocus={() => setOpen(true)} onBlur={() => setOpen(false)}>
-      <Picker
-        label="Find"
+    <div className="relative ml-2 w-64 min-w-24">
+      <input
+        ref={input}
+        role="combobox"
+        aria-label="Find"
+        aria-expanded={open}
+        aria-controls="found"
+        aria-autocomplete="list"
+        autoComplete="off"
+        spellCheck={false}
         placeholder="Find anything (Ctrl K)"
-        options={options}
-        onPick={pick}
-        side="bottom"
-        className="h-8"
+        value={text}
+        className="h-8 w-full rounded-sm border border-field bg-plate-2 px-2 placeholder:text-ink-2"
+        onChange={(event) => {
+          setText(event.target.value);
+          setOpen(true);
+        }}
+        onFocus={(event) => {
+          before.current = event.relatedTarget as HTMLElement | null;
+          setOpen(true);
+        }}
+        onBlur={leave}
+        onKeyDown={onKey}
       />
+      {open && (
+        <Suspense fallback={null}>
+          <FindList text={text} keys={keys} back={before} onDone={() => (leave(), input.current?.blur())} />
+        </Suspense>
+      )}
     </div>
   );
 }

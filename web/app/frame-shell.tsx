@@ -4,10 +4,12 @@ import { Companion } from "../companion/companion.js";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
 import { OpenFrame } from "../data/session.js";
-import { bringBack, framePath, type HeadAnswer } from "../data/shelf.js";
+import { framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
+import { loadAhead } from "../parts/later.js";
 import { Plan } from "../places/plan/plan.js";
-import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
+import { Notices } from "./notices.js";
+import { OpenFrameProvider, useFollowing } from "./open-frame.js";
 import { useChosenInAddress } from "./place.js";
 import { TopLine } from "./top-line.js";
 import { useUndoKeys } from "./undo-keys.js";
@@ -70,9 +72,14 @@ export function FrameShell() {
   );
 }
 
+/** What is loaded when it is first wanted is loaded ahead once the page has been still for so long, ms: the server may go away. */
+const ahead = 4000;
+
 function Workplace() {
-  const deleted = useSession((session) => session.deleted);
-  const id = useSession((session) => session.id);
+  useEffect(() => {
+    const timer = setTimeout(loadAhead, ahead);
+    return () => clearTimeout(timer);
+  }, []);
   const [folded, setFolded] = useState(() => innerWidth < 900);
   useViewInAddress();
   useChosenInAddress();
@@ -82,12 +89,7 @@ function Workplace() {
   return (
     <div className="flex h-dvh min-w-0 flex-col bg-page">
       <TopLine />
-      {deleted && (
-        <div role="alert" className="flex items-center gap-3 border-b border-clay bg-clay-soft px-4 py-2">
-          <span className="grow">This frame was deleted. Nothing is lost: it can be brought back.</span>
-          <Button onClick={() => void bringBack(id)}>Bring it back</Button>
-        </div>
-      )}
+      <Notices />
       <div className="flex min-h-0 grow">
         {place}
         {folded ? (

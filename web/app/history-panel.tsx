@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { Suspense, useState } from "react";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
 import { useRevisions } from "../data/revisions.js";
@@ -7,6 +7,9 @@ import { Button } from "../parts/button.js";
 import { PanelDialog } from "../parts/panel-dialog.js";
 import { TextLine } from "../parts/text-line.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
+import { later } from "../parts/later.js";
+
+const RevisionDifferences = later(() => import("./revision-differences.js"));
 
 const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
@@ -32,6 +35,7 @@ function Revisions({ onClose }: { onClose: () => void }) {
   const [most, setMost] = useState(100);
   const { data, error, mutate } = useRevisions(id, revision, most);
   const [naming, setNaming] = useState<number | null>(null);
+  const [compared, setCompared] = useState<number | null>(null);
 
   const attempt = async (work: Promise<unknown>) => {
     try {
@@ -61,32 +65,46 @@ function Revisions({ onClose }: { onClose: () => void }) {
     <>
       <ol className="flex flex-col">
         {data.map((row) => (
-          <li key={row.number} className="flex h-10 items-center gap-3 border-b border-rule last:border-b-0">
-            <span className="mono w-8 text-right text-ink-2">{row.number}</span>
-            {naming === row.number ? (
-              <TextLine
-                autoFocus
-                aria-label="Name of the change"
-                value={row.label}
-                onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))}
-                onBlurCapture={() => setNaming(null)}
-              />
-            ) : (
-              <button
-                type="button"
-                className="min-w-0 grow truncate text-left hover:underline"
-                title="Give this change a name"
-                onClick={() => setNaming(row.number)}
+          <li key={row.number} className="border-b border-rule last:border-b-0">
+            <div className="flex h-10 items-center gap-3">
+              <span className="mono w-8 text-right text-ink-2">{row.number}</span>
+              {naming === row.number ? (
+                <TextLine
+                  autoFocus
+                  aria-label="Name of the change"
+                  value={row.label}
+                  onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))}
+                  onBlurCapture={() => setNaming(null)}
+                />
+              ) : (
+                <button
+                  type="button"
+                  className="min-w-0 grow truncate text-left hover:underline"
+                  title="Give this change a name"
+                  onClick={() => setNaming(row.number)}
+                >
+                  {row.label}
+                </button>
+              )}
+              <time className="shrink-0 text-ink-2" dateTime={row.made}>
+                {when.format(new Date(row.made))}
+              </time>
+              <Button
+                tone="quiet"
+                aria-expanded={compared === row.number}
+                onClick={() => setCompared(compared === row.number ? null : row.number)}
               >
-                {row.label}
-              </button>
+                Compare
+              </Button>
+              <Button disabled={row.number === revision || sync !== "saved"} onClick={() => void restore(row.number)}>
+                {row.number === revision ? "Newest" : "Restore"}
+              </Button>
+            </div>
+            {compared === row.number && (
+              <Suspense fallback={null}>
+                <RevisionDifferences number={row.number} onGo={onClose} />
+              </Suspense>
             )}
-            <time className="shrink-0 text-ink-2" dateTime={row.made}>
-              {when.format(new Date(row.made))}
-            </time>
-            <Button disabled={row.number === revision || sync !== "saved"} onClick={() => void restore(row.number)}>
-              {row.number === revision ? "Newest" : "Restore"}
-            </Button>
           </li>
         ))}
       </ol>

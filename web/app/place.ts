@@ -8,46 +8,69 @@ export type { Chosen };
 
 const keyOf = (id: Id | null, parent: Id | null): string => `${id ?? ""} ${parent ?? ""}`;
 
+export type Choose = (chosen: Chosen | null, replace?: boolean, others?: readonly Chosen[]) => void;
+
 /**
  * What is chosen on the plan. It changes at once, so that the next key already meets it; the page's address follows, so
- * that Back, a reload and a copied address find it again.
+ * that Back, a reload and a copied address find it again. Unless it `replace`s, the choice is a step that Back takes back.
  */
-export const useChosen = (): [Chosen | null, (chosen: Chosen | null, replace?: boolean) => void] => {
+export const useChosen = (): [Chosen | null, Choose] => {
   const opened = useOpenFrame();
   const chosen = useSession((session) => session.chosen);
-  const [, setParams] = useSearchParams();
-  const choose = useCallback(
-    (next: Chosen | null, replace = true) => {
-      opened.choose(next);
-      setParams(
-        (old) => {
-          const now = new URLSearchParams(old);
-          now.delete("at");
-          now.delete("in");
-          if (next) now.set("at", next.id);
-          if (next?.parent) now.set("in", next.parent);
-          return now;
-        },
-        { replace },
-      );
+  const choose = useCallback<Choose>(
+    (next, replace = true, others = undefined) => {
+      opened.choiceIsStep ||= !replace;
+      opened.choose(next, others);
     },
-    [opened, setParams],
+    [opened],
   );
   return [chosen, choose];
 };
 
-/** Follows the page's address when it changes by itself, as by the browser's Back. */
+/** Writing an address takes a browser longer than a person should wait for a key: it comes once the choice is painted, ms. */
+const after = 40;
+
+/** Keeps the choice and the page's address the same: what is chosen is written there, and where Back leads to is chosen. */
 export const useChosenInAddress = (): void => {
   const opened = useOpenFrame();
-  const [params] = useSearchParams();
+  const chosen = useSession((session) => session.chosen);
+  const [params, setParams] = useSearchParams();
   const id = params.get("at");
   const parent = params.get("in");
+  const inAddress = keyOf(id, parent);
+  const own = keyOf(chosen?.id ?? null, chosen?.parent ?? null);
+  /** What the address says, or will say once what was written there has come back. */
   const known = useRef<string | null>(null);
+  /** What was written and has not come back yet. */
+  const written = useRef<string[]>([]);
   useEffect(() => {
-    const key = keyOf(id, parent);
-    if (known.current === key) return;
-    known.current = key;
-    const { chosen } = opened.external.get();
-    if (keyOf(chosen?.id ?? null, chosen?.parent ?? null) !== key) opened.choose(id ? { id, parent } : null);
-  }, [opened, id, parent]);
+    const back = written.current.indexOf(inAddress);
+    if (back >= 0) return void written.current.splice(0, back + 1);
+    if (known.current === inAddress) return;
+    known.current = inAddress;
+    opened.choose(id ? { id, parent } : null);
+  }, [opened, inAddress]);
+  useEffect(() => {
+    // until the address was read there is nothing to write: the choice comes from there
+    if (known.current === null || own === known.current) return;
+    const timer = setTimeout(() => {
+      const now = opened.external.get().chosen;
+      const replace = !opened.choiceIsStep;
+      opened.choiceIsStep = false;
+      known.current = own;
+      written.current.push(own);
+      setParams(
+        (old) => {
+          const next = new URLSearchParams(old);
+          next.delete("at");
+          next.delete("in");
+          if (now) next.set("at", now.id);
+          if (now?.parent) next.set("in", now.parent);
+          return next;
+        },
+        { replace },
+      );
+    }, after);
+    return () => clearTimeout(timer);
+  }, [opened, own, setParams]);
 };

@@ -1,14 +1,16 @@
-import { lazy, Suspense, useEffect, useState } from "react";
+import { Suspense, useCallback, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import { Button } from "../parts/button.js";
 import { TextLine } from "../parts/text-line.js";
+import { useAppCommands } from "./app-commands.js";
 import { Finder } from "./finder.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 import { setDark, useDark } from "./theme.js";
+import { later } from "../parts/later.js";
 
-const HistoryPanel = lazy(() => import("./history-panel.js"));
+const HistoryPanel = later(() => import("./history-panel.js"));
 
-const MoreMenu = lazy(() => import("./more-menu.js"));
+const MoreMenu = later(() => import("./more-menu.js"));
 
 /** The one line on top: what is open, how far it is kept, what can be taken back, and the places of the work. */
 export function TopLine() {
@@ -20,6 +22,7 @@ export function TopLine() {
   const [renaming, setRenaming] = useState(false);
   const [past, setPast] = useState(false);
   const [menu, setMenu] = useState(false);
+  useAppCommands(useCallback(() => setPast(true), []));
   const moreButton = <Button tone="quiet" icon="dots-three" aria-label="More" onClick={() => setMenu(true)} />;
   const lastDone = history.done.at(-1)?.label;
   const lastUndone = history.undone.at(-1)?.label;
@@ -61,6 +64,7 @@ export function TopLine() {
         </button>
       )}
       <Kept onOpen={() => setPast(true)} />
+      <InFile />
       <Button
         tone="quiet"
         icon="arrow-counter-clockwise"
@@ -129,10 +133,25 @@ function Kept({ onOpen }: { onOpen: () => void }) {
           ? "Changes are kept in this browser and sent when the server is back"
           : "All changes, and going back to one"
       }
-      className={`rounded-sm px-1.5 py-0.5 whitespace-nowrap ${sync === "away" ? "bg-clay-soft font-semibold text-clay" : "text-ink-2 hover:underline"}`}
+      className={`rounded-sm px-1.5 py-0.5 whitespace-nowrap ${sync === "away" ? "bg-clay-soft font-semibold text-ink" : "text-ink-2 hover:underline"}`}
     >
       {text}
     </button>
+  );
+}
+
+/** The file it is worked on in. */
+function InFile() {
+  const file = useSession((session) => session.file);
+  if (!file) return null;
+  return (
+    <span
+      className={`mono max-w-44 truncate rounded-sm px-1 text-[11.5px] ${file.is === "in step" ? "text-ink-2" : "bg-clay-soft font-semibold"}`}
+      title={`${file.path}: ${file.is === "in step" ? "every change is written to it at once, and changes made in it are taken in" : file.is}`}
+    >
+      {file.is === "in step" ? "" : "! "}
+      {file.name}
+    </span>
   );
 }
 
@@ -140,5 +159,5 @@ function Kept({ onOpen }: { onOpen: () => void }) {
 function Health() {
   const beyond = useSession((session) => session.device.beyond.length);
   if (beyond === 0) return null;
-  return <span className="rounded-sm bg-clay-soft px-1 text-[12px] text-clay">{beyond} not run</span>;
+  return <span className="rounded-sm bg-clay-soft px-1 text-[12px]">{beyond} not run</span>;
 }

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
 import { targetsOf, type View } from "../../core/index.js";
-import type { Panel } from "../data/session.js";
+import { type Panel, panels } from "../data/session.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 
 const usual = "390x844";
@@ -12,8 +12,6 @@ export const viewInAddress = (params: URLSearchParams): Partial<View> => {
   const target = params.get("on");
   return { width: Number(width), height: Number(height), ...(target && { target }) };
 };
-
-const panels: readonly string[] = ["theme", "devices"] satisfies Panel[];
 
 /** Keeps in the page's address what concerns the whole frame: the bench's panel, all targets side by side. */
 export const usePanelInAddress = (): void => {
@@ -26,7 +24,7 @@ export const usePanelInAddress = (): void => {
     if (first.current) {
       first.current = false;
       const asked = params.get("panel");
-      if (asked && panels.includes(asked)) opened.showPanel(asked as Panel);
+      if (asked && (panels as readonly string[]).includes(asked)) opened.showPanel(asked as Panel);
       if (params.get("targets") === "all") opened.showAllTargets(true);
       return;
     }

@@ -12,7 +12,6 @@ import {
   type NavigationEvent,
   refit,
   routeTo,
-  startingShapes,
   type Step,
   step,
   type View,
@@ -39,9 +38,13 @@ export const newDevice = (frame: Frame, given: Partial<View> = {}): Device => {
 };
 
 /** Where a device is that shows nothing, as its frame is not run. */
-const nowhere = (): Step => {
-  const { frame } = startingShapes[0]!;
-  return launch(frame, viewOf(frame));
+const nowhere = (): Step => launch(empty, viewOf(empty));
+
+const empty: Frame = {
+  format: "handy-frame/1",
+  name: "Nothing",
+  root: "app",
+  nodes: { app: { kind: "stack", children: ["nothing"] }, nothing: { kind: "screen" } },
 };
 
 /** The device after an event. */

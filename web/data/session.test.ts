@@ -1,65 +1,7 @@
-import { applySoundly, type Edit, equal, type Frame, plainFrame } from "../../core/index.js";
+import { type Edit, equal, plainFrame } from "../../core/index.js";
 import { pick, tabbed, tap } from "../../core/testing/frames.js";
 import { OpenFrame } from "./session.js";
-
-interface Sent {
-  key: string;
-  label: string;
-  edit: Edit;
-}
-
-/** A server in memory that behaves as the real one does, and can be away or refuse. */
-class Server {
-  revision = 1;
-  away = false;
-  refusing = false;
-  readonly kept: (Sent & { number: number })[] = [];
-  frame: Frame = plainFrame(tabbed());
-
-  apply({ edit, key, label }: Sent): void {
-    const result = applySoundly(this.frame, edit);
-    if (!result.ok) throw new Error("the server cannot apply it");
-    this.frame = result.frame;
-    this.revision += 1;
-    this.kept.push({ key, label, edit, number: this.revision });
-  }
-
-  readonly fetch = async (_path: string, init: RequestInit = {}): Promise<Response> => {
-    await Promise.resolve();
-    if (this.away) throw new TypeError("fetch failed");
-    const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status });
-    if (init.method !== "POST") return json({ id: "x", revision: this.revision, frame: this.frame });
-    if (this.refusing) return json({ title: "The edit cannot be made", detail: "No.", status: 422 }, 422);
-    const on = Number(String((init.headers as Record<string, string>)["if-match"]).replaceAll('"', ""));
-    if (on !== this.revision)
-      return json(
-        { title: "stale", revision: this.revision, missed: this.kept.filter(({ number }) => number > on) },
-        412,
-      );
-    for (const sent of (JSON.parse(init.body as string) as { edits: Sent[] }).edits) this.apply(sent);
-    return json({ id: "x", revision: this.revision });
-  };
-}
-
-class Storage {
-  private readonly values = new Map<string, string>();
-  getItem = (key: string) => this.values.get(key) ?? null;
-  setItem = (key: string, value: string) => void this.values.set(key, value);
-  removeItem = (key: string) => void this.values.delete(key);
-}
-
-class Live {
-  static last: Live | null = null;
-  static readonly CLOSED = 2;
-  readyState = 1;
-  onopen: (() => void) | null = null;
-  onerror: (() => void) | null = null;
-  onmessage: ((event: { data: string }) => void) | null = null;
-  constructor() {
-    Live.last = this;
-  }
-  close(): void {}
-}
+import { Live, type Sent, Server, standIn, type Storage } from "./testing/fake-server.js";
 
 const globals = globalThis as Record<string, unknown>;
 let server: Server;
@@ -82,14 +24,7 @@ const elsewhere = (edit: Edit, key = `other${server.revision}`) => {
 
 beforeEach(() => {
   server = new Server();
-  Object.assign(globals, {
-    fetch: server.fetch,
-    EventSource: Live,
-    localStorage: new Storage(),
-    sessionStorage: new Storage(),
-    addEventListener: () => undefined,
-    removeEventListener: () => undefined,
-  });
+  standIn(server);
   open();
 });
 afterEach(() => close());
@@ -184,7 +119,8 @@ describe("with others at the same frame", () => {
     server.away = true;
     opened.edit(added, "Add it");
     await new Promise((resolve) => setTimeout(resolve, 5));
-    const [waiting] = JSON.parse((globals.localStorage as Storage).getItem("handy-frame:queue:x")!) as Sent[];
+    const storage = globals.localStorage as Storage;
+    const [waiting] = JSON.parse(storage.getItem(storage.key(0)!)!) as Sent[];
     server.apply(waiting!);
     server.away = false;
     opened.edit(title("Mine"), "Mine");
@@ -224,6 +160,7 @@ describe("without the server", () => {
     close();
     server.away = false;
     open();
+    await new Promise((resolve) => setTimeout(resolve, 1));
     expect(now().frame.nodes.c!.title).toBe("See");
     await settled();
     expect(server.frame.nodes.c!.title).toBe("See");

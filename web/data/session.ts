@@ -1,5 +1,5 @@
 import {
-  applySoundly,
+  type Clash,
   type Edit,
   type Fault,
   faultLine,
@@ -9,27 +9,16 @@ import {
   type HistoryEvent,
   type Id,
   type NavigationEvent,
+  type Part,
   type View,
+  withoutClashes,
 } from "../../core/index.js";
 import { type Device, newDevice, putOn, withEvent, withFrame } from "./device.js";
 import { External } from "./external.js";
-import { ProblemError } from "./problem.js";
 import { newKey } from "./key.js";
-import { request } from "./request.js";
-import { framePath, type HeadAnswer } from "./shelf.js";
-
-interface Queued {
-  key: string;
-  label: string;
-  edit: Edit;
-}
-
-interface Missed extends Queued {
-  number: number;
-}
-
-/** How far the server has what was changed. */
-export type Sync = "saved" | "saving" | "away";
+import type { HeadAnswer } from "./shelf.js";
+import { keepStored, readStored } from "./storage.js";
+import { type Standing, Sync } from "./sync.js";
 
 /** Something to tell the person: what happened, and what was kept. */
 export interface Message {
@@ -38,70 +27,49 @@ export interface Message {
 }
 
 /** What is chosen on the plan: a node, in one of its places. */
-export interface Chosen {
-  id: Id;
-  /** The container it is looked at in; null for the root and for what is loose. */
-  parent: Id | null;
-}
+export type Chosen = Part;
+
+/** What the bench shows instead of what is chosen: how the frame's devices are drawn, which there are, a list to make, ways. */
+export const panels = ["theme", "devices", "list", "routes"] as const;
+export type Panel = (typeof panels)[number];
+
+/** These are about what is chosen too, so that choosing something else leaves them open. */
+const staying: readonly (Panel | null)[] = ["list", "routes"];
 
 /** Everything about one open frame that the page shows. */
-/** What concerns the whole frame: how its devices are drawn, and which there are. */
-export type Panel = "theme" | "devices";
-
-export interface Session {
+export interface Session extends Standing {
   id: string;
   frame: Frame;
   history: History;
-  /** The revision the server has, by all we know. */
-  revision: number;
-  sync: Sync;
-  /** Edits that wait to be sent. */
-  waiting: number;
   message: Message | null;
-  deleted: boolean;
+  /** What was written here and elsewhere at once, until one of both is chosen. */
+  clashes: readonly Clash[];
   device: Device;
   chosen: Chosen | null;
+  /** What is chosen with it. */
+  others: readonly Chosen[];
   /** What the bench shows instead of what is chosen. */
   panel: Panel | null;
   /** The companion shows a device for each target. */
   sideBySide: boolean;
 }
 
-const queueKey = (id: string): string => `handy-frame:queue:${id}`;
+const noOthers: readonly Chosen[] = [];
+
+const clashKey = (id: string): string => `handy-frame:clashes:${id}`;
 const deviceKey = (id: string): string => `handy-frame:device:${id}`;
-
-const stored = <T>(storage: Storage, key: string): T | null => {
-  try {
-    return JSON.parse(storage.getItem(key) ?? "null") as T | null;
-  } catch {
-    return null;
-  }
-};
-
-const keep = (storage: Storage, key: string, value: unknown): void => {
-  try {
-    if (value === null) storage.removeItem(key);
-    else storage.setItem(key, JSON.stringify(value));
-  } catch {
-    // a full or forbidden storage costs what it would have kept over a reload, and nothing else
-  }
-};
 
 /** One open frame: edits apply at once and are sent behind; the device follows every change. */
 export class OpenFrame {
   readonly external: External<Session>;
-  /** The frame as the server has it, before what is queued. */
-  private base: Frame;
-  private queue: Queued[] = [];
-  private sending = false;
-  private retryAfter = 1000;
-  private retry: ReturnType<typeof setTimeout> | undefined;
-  private live: EventSource | null = null;
-  private closed = false;
+  /** What is chosen next takes the focus where it is drawn: it was found by typing, and keys go on from there. */
+  wantsFocus = false;
+  /** What is chosen is a step of its own in the page's history. */
+  choiceIsStep = false;
+  private readonly sync: Sync;
 
   constructor(head: HeadAnswer, given: Partial<View>) {
     const { id, revision, frame } = head;
-    this.base = frame;
     const history: History = { frame, done: [], undone: [] };
     const device = this.deviceFrom(frame, id, given);
     this.external = new External<Session>({
@@ -113,18 +81,32 @@ export class OpenFrame {
       waiting: 0,
       message: null,
       deleted: head.deleted ?? false,
+      file: head.file ?? null,
+      clashes: readStored<Clash[]>("local", clashKey(id)) ?? [],
       device,
       chosen: null,
+      others: noOthers,
       panel: null,
       sideBySide: false,
     });
-    for (const { label, edit } of stored<Queued[]>(localStorage, queueKey(id)) ?? []) this.edit(edit, label);
+    this.sync = new Sync(head, {
+      stand: (change) => this.external.set(change),
+      show: (frame) => this.show(frame),
+      again: ({ key, label, edit }) => void this.fold({ do: "edit", edit, label }, key),
+      dropped: (edit, left, clashes) => this.forget(edit, left, clashes),
+      clashed: (found) => {
+        // of several values written here one after another the last one counts
+        const last = new Map([...this.now.clashes, ...found].map((clash) => [`${clash.node} ${clash.key}`, clash]));
+        this.keepClashes([...last.values()]);
+      },
+      fault: (text) => this.say("fault", text),
+    });
   }
 
   /** The device as this window left it, as far as the frame still has its place. */
   private deviceFrom(frame: Frame, id: string, given: Partial<View>): Device {
     const device = newDevice(frame, given);
-    const left = stored<Device["at"]["state"]>(sessionStorage, deviceKey(id));
+    const left = readStored<Device["at"]["state"]>("session", deviceKey(id));
     if (!left || device.beyond.length) return device;
     try {
       return withFrame(
@@ -143,62 +125,14 @@ export class OpenFrame {
 
   /** Follows what others do to the frame, and sends what waits; the answer ends both. */
   open(): () => void {
-    this.closed = false;
-    const online = () => void this.flush();
-    const leaving = () => keep(sessionStorage, deviceKey(this.now.id), this.now.device.at.state);
-    addEventListener("online", online);
+    const close = this.sync.open();
+    const leaving = () => keepStored("session", deviceKey(this.now.id), this.now.device.at.state);
     addEventListener("pagehide", leaving);
-    this.listen();
-    void this.flush();
     return () => {
-      this.closed = true;
+      close();
       leaving();
-      removeEventListener("online", online);
       removeEventListener("pagehide", leaving);
-      clearTimeout(this.retry);
-      this.live?.close();
-      this.live = null;
     };
-  }
-
-  private listen(): void {
-    this.live?.close();
-    this.live = new EventSource(`${framePath(this.now.id)}/live?since=${this.now.revision}`);
-    this.live.onopen = () => {
-      if (this.now.sync === "away") void this.flush();
-    };
-    this.live.onmessage = ({ data }) => {
-      const said = JSON.parse(data as string) as { kind: string; revision: number; edits?: Missed[] };
-      if (said.kind === "revisions") this.hear(said.revision, said.edits ?? []);
-      else this.external.set({ deleted: said.kind === "deleted" });
-    };
-    this.live.onerror = () => {
-      if (!this.closed) this.away();
-    };
-  }
-
-  private away(): void {
-    if (this.now.sync !== "away") this.external.set({ sync: "away" });
-    clearTimeout(this.retry);
-    this.retry = setTimeout(() => void this.reach(), this.retryAfter);
-    this.retryAfter = Math.min(this.retryAfter * 1.6, 8000);
-  }
-
-  /** Tries whether the server is there again; what it has that we have not comes by the live connection. */
-  private async reach(): Promise<void> {
-    try {
-      const head = await request<HeadAnswer>(framePath(this.now.id));
-      this.retryAfter = 1000;
-      this.external.set({ deleted: head.deleted ?? false });
-      if (this.queue.length === 0 && head.revision !== this.now.revision) this.adopt(head);
-      if (!this.live || this.live.readyState === EventSource.CLOSED) this.listen();
-      this.external.set({ sync: this.queue.length ? "saving" : "saved" });
-      void this.flush();
-    } catch (error) {
-      if (error instanceof ProblemError && error.status !== 0)
-        return this.say("fault", `${error.title}. ${error.detail}`);
-      if (!this.closed) this.away();
-    }
   }
 
   say(tone: Message["tone"], text: string): void {
@@ -209,14 +143,7 @@ export class OpenFrame {
     if (this.now.message) this.external.set({ message: null });
   }
 
-  private queued(queue: Queued[]): void {
-    this.queue = queue;
-    keep(localStorage, queueKey(this.now.id), queue.length ? queue : null);
-    const sync = this.now.sync === "away" ? "away" : queue.length ? "saving" : "saved";
-    this.external.set({ waiting: queue.length, sync });
-  }
-
-  private fold(event: HistoryEvent): Fault[] | null {
+  private fold(event: HistoryEvent, key = newKey()): Fault[] | null {
     const { history, device } = this.now;
     const folded = fold(history, event);
     if (!folded.ok) {
@@ -231,8 +158,7 @@ export class OpenFrame {
       device: withFrame(frame, device, folded.edit, history.frame),
       message: null,
     });
-    this.queued([...this.queue, { key: newKey(), label: folded.label, edit: folded.edit }]);
-    void this.flush();
+    this.sync.push({ key, label: folded.label, edit: folded.edit });
     return null;
   }
 
@@ -245,8 +171,9 @@ export class OpenFrame {
     this.external.set({ sideBySide });
   }
 
-  choose(chosen: Chosen | null): void {
-    this.external.set({ chosen, panel: null });
+  choose(chosen: Chosen | null, others: readonly Chosen[] = noOthers): void {
+    const { panel } = this.now;
+    this.external.set({ chosen, others, panel: staying.includes(panel) ? panel : null });
   }
 
   /** Makes an edit; answers the faults that forbid it, which are told too, or null. */
@@ -281,100 +208,54 @@ export class OpenFrame {
     if (device.beyond.length === 0) this.external.set({ device: putOn(frame, device, id) });
   }
 
+  /** Puts the device where a route starts and goes along it. */
+  follow(start: Device["at"]["state"], events: readonly NavigationEvent[]): void {
+    const { frame, device } = this.now;
+    if (device.beyond.length > 0) return;
+    let next: Device = { ...device, at: { state: start, moves: [], notes: [] } };
+    for (const event of events) next = withEvent(frame, next, event);
+    this.external.set({ device: next });
+  }
+
   setView(given: Partial<View>): void {
     const { frame, device } = this.now;
     this.external.set({ device: withFrame(frame, { ...device, view: { ...device.view, ...given } }, null) });
   }
 
-  private async flush(): Promise<void> {
-    if (this.sending || this.queue.length === 0 || this.closed) return;
-    this.sending = true;
-    const edits = this.queue.slice(0, 100);
-    try {
-      const answer = await request<{ revision: number }>(`${framePath(this.now.id)}/edits`, {
-        method: "POST",
-        match: this.now.revision,
-        body: { edits },
-      });
-      this.retryAfter = 1000;
-      this.settle(answer.revision, edits);
-      if (this.now.sync === "away") this.external.set({ sync: "saved" });
-      this.queued(this.queue.filter((queued) => !edits.includes(queued)));
-    } catch (error) {
-      await this.failed(error as Error);
-    } finally {
-      this.sending = false;
-    }
-    if (this.queue.length && this.now.sync !== "away") void this.flush();
-  }
-
-  private async failed(error: Error): Promise<void> {
-    if (!(error instanceof ProblemError)) throw error;
-    if (error.status === 0 || error.status >= 500) return this.away();
-    if (error.status === 412) return this.rebase(Number(error.body.revision), (error.body.missed ?? []) as Missed[]);
-    // the server refuses what the same core allowed here: what it has is what counts
-    const head = await request<HeadAnswer>(framePath(this.now.id)).catch(() => null);
-    const lost = this.queue.map(({ label }) => label).join(", ");
-    this.queued([]);
-    if (head) this.adopt(head);
-    this.say(
-      "fault",
-      `${error.title}: ${error.detail} ${error.faults[0] ? faultLine(error.faults[0]) : ""} Not kept: ${lost}.`,
-    );
-  }
-
-  private settle(revision: number, edits: readonly Queued[]): void {
-    for (const { edit } of edits) this.base = this.applied(this.base, edit) ?? this.base;
-    this.external.set({ revision });
-  }
-
-  private applied(frame: Frame, edit: Edit): Frame | null {
-    const result = applySoundly(frame, edit);
-    return result.ok ? result.frame : null;
-  }
-
-  private adopt({ frame, revision }: HeadAnswer): void {
-    this.base = frame;
-    this.show(frame, revision);
-  }
-
-  private show(frame: Frame, revision: number): void {
+  private show(frame: Frame): void {
     const { history, device } = this.now;
     this.external.set({
       frame,
-      revision,
       history: { ...history, frame },
       device: withFrame(frame, device, null, history.frame),
     });
   }
 
-  /** Edits made elsewhere, as they happen. Our own come back here too and are known by their keys. */
-  private hear(revision: number, edits: readonly Missed[]): void {
-    if (revision <= this.now.revision || edits.some(({ key }) => this.queue.some((queued) => queued.key === key)))
-      return;
-    if (this.sending) return; // the answer on its way will say what was missed
-    const news = edits.filter(({ number }) => number > this.now.revision);
-    if (news[0] && news[0].number !== this.now.revision + 1) return void this.reach();
-    this.rebase(revision, news);
-    void this.flush();
+  /** Chooses one of two values that were written at once. */
+  settleClash(clash: Clash, mine: boolean): void {
+    const { node, key } = clash;
+    if (mine) {
+      const value = clash.mine === undefined ? {} : { value: clash.mine };
+      const edit: Edit =
+        node === null ? { kind: "setFrame", key: key as never, ...value } : { kind: "set", node, key, ...value };
+      if (this.edit(edit, `Keep what was written here: ${node ?? "the frame"}, ${key}`)) return;
+    }
+    this.keepClashes(this.now.clashes.filter((each) => each !== clash));
   }
 
-  /** Puts what was missed under what is queued; what no longer fits is said and let go. */
-  private rebase(revision: number, missed: readonly Missed[]): void {
-    const arrived = new Set(missed.map(({ key }) => key));
-    for (const { edit } of missed) this.base = this.applied(this.base, edit) ?? this.base;
-    let frame = this.base;
-    const clashes: string[] = [];
-    const queue = this.queue.filter((queued) => {
-      if (arrived.has(queued.key)) return false;
-      const next = this.applied(frame, queued.edit);
-      if (!next) clashes.push(queued.label);
-      else frame = next;
-      return next !== null;
+  private keepClashes(clashes: readonly Clash[]): void {
+    keepStored("local", clashKey(this.now.id), clashes.length ? clashes : null);
+    this.external.set({ clashes });
+  }
+
+  /** An edit that was not made as it was is undone no further than it was made. */
+  private forget(edit: Edit, left: Edit | null, clashes: readonly Clash[]): void {
+    const { history } = this.now;
+    const done = history.done.flatMap((change) => {
+      if (change.edit !== edit) return [change];
+      const inverse = left && withoutClashes(change.inverse, clashes);
+      return left && inverse ? [{ ...change, edit: left, inverse }] : [];
     });
-    this.show(frame, revision);
-    this.queued(queue);
-    if (clashes.length)
-      this.say("fault", `Another window changed the same place. Not kept: ${clashes.join(", ")}. Everything else is.`);
+    this.external.set({ history: { ...history, done } });
   }
 }

@@ -1,5 +1,6 @@
 import useSWR, { mutate } from "swr";
 import type { Frame } from "../../core/index.js";
+import type { FileState } from "./file.js";
 import { newKey } from "./key.js";
 import { request } from "./request.js";
 
@@ -16,6 +17,10 @@ export interface HeadAnswer {
   revision: number;
   frame: Frame;
   deleted?: boolean;
+  /** The file it is worked on in. */
+  file?: FileState | null;
+  /** The keys of the newest edits: what has arrived of those that a window left. */
+  keys?: readonly string[];
 }
 
 const list = "/api/frames";

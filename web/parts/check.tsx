@@ -24,7 +24,9 @@ export function Check({ checked, onChange, children, disabled }: CheckProps) {
           <Icon name="check" size={13} className="block" />
         </Checkbox.Indicator>
       </Checkbox.Root>
-      <label htmlFor={id}>{children}</label>
+      <label htmlFor={id} className="flex items-center gap-1">
+        {children}
+      </label>
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { useDeferredValue, useMemo, useState } from "react";
 import useSWR from "swr";
 import { request } from "../data/request.js";
 import { Icon } from "./icon.js";
+import { PopBox } from "./pop-box.js";
 
 export interface IconPickerProps {
   label: string;
@@ -34,25 +35,15 @@ export function IconPicker({ label, value, onPick, placeholder = "none" }: IconP
           <span className="truncate text-ink-2">{placeholder}</span>
         )}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="top"
-          align="start"
-          sideOffset={4}
-          collisionPadding={8}
-          aria-label={label}
-          className="z-50 w-[348px] rounded-md border border-ink bg-plate-2 p-2 shadow-lift"
-          onKeyDown={(event) => event.stopPropagation()}
-        >
-          <Grid
-            value={value}
-            onPick={(name) => {
-              onPick(name);
-              setOpen(false);
-            }}
-          />
-        </Popover.Content>
-      </Popover.Portal>
+      <PopBox label={label} className="w-[348px] p-2" onKeyDown={(event) => event.stopPropagation()}>
+        <Grid
+          value={value}
+          onPick={(name) => {
+            onPick(name);
+            setOpen(false);
+          }}
+        />
+      </PopBox>
     </Popover.Root>
   );
 }

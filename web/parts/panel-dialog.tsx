@@ -16,7 +16,7 @@ export function PanelDialog({ title, says, open, onClose, children }: PanelDialo
     <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-        <Dialog.Content className="fixed top-16 left-1/2 z-50 flex max-h-[80vh] w-[min(560px,92vw)] -translate-x-1/2 flex-col rounded-md border border-ink bg-plate-1 shadow-lift">
+        <Dialog.Content className="fixed top-16 left-1/2 z-50 flex max-h-[80vh] w-[min(760px,92vw)] -translate-x-1/2 flex-col rounded-md border border-ink bg-plate-1 shadow-lift">
           <header className="flex items-baseline gap-3 border-b border-rule px-4 py-2.5">
             <Dialog.Title className="text-[15px] font-semibold">{title}</Dialog.Title>
             <Dialog.Description className="min-w-0 grow truncate text-ink-2">{says}</Dialog.Description>

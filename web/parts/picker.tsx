@@ -1,5 +1,6 @@
 import { Popover } from "radix-ui";
 import { useId, useMemo, useState } from "react";
+import { PopBox } from "./pop-box.js";
 
 export interface PickerOption {
   value: string;
@@ -109,54 +110,50 @@ export function Picker({
           }}
         />
       </Popover.Anchor>
-      <Popover.Portal>
-        <Popover.Content
-          side={side}
-          align="start"
-          sideOffset={3}
-          collisionPadding={8}
-          aria-label={label}
-          onOpenAutoFocus={(event) => event.preventDefault()}
-          onCloseAutoFocus={(event) => event.preventDefault()}
-          className="z-50 w-max max-w-96 min-w-(--radix-popover-trigger-width) overflow-auto rounded-md border border-ink bg-plate-2 shadow-lift"
-          style={{ maxHeight: "min(18rem, var(--radix-popover-content-available-height))" }}
-        >
-          <ul id={id} role="listbox" aria-label={label} className="py-1">
-            {found.map((option, i) => (
-              <li
-                key={option.value}
-                id={`${id}-${i}`}
-                role="option"
-                aria-selected={i === at}
-                className={`flex cursor-pointer items-baseline gap-2 px-2 py-1 ${i === at ? "bg-petrol-soft" : ""}`}
-                onPointerEnter={() => setAt(i)}
-                onPointerDown={(event) => {
-                  event.preventDefault();
-                  take(i);
-                }}
-              >
-                <span className="font-medium">{option.label}</span>
-                {option.says && <span className="truncate text-ink-2">{option.says}</span>}
-              </li>
-            ))}
-            {makes && (
-              <li
-                id={`${id}-${found.length}`}
-                role="option"
-                aria-selected={at === found.length}
-                className={`cursor-pointer px-2 py-1 ${at === found.length ? "bg-petrol-soft" : ""}`}
-                onPointerEnter={() => setAt(found.length)}
-                onPointerDown={(event) => {
-                  event.preventDefault();
-                  take(found.length);
-                }}
-              >
-                {onNew.label(text.trim())}
-              </li>
-            )}
-          </ul>
-        </Popover.Content>
-      </Popover.Portal>
+      <PopBox
+        label={label}
+        side={side}
+        sideOffset={3}
+        onOpenAutoFocus={(event) => event.preventDefault()}
+        onCloseAutoFocus={(event) => event.preventDefault()}
+        className="w-max max-w-96 min-w-(--radix-popover-trigger-width) overflow-auto"
+        style={{ maxHeight: "min(18rem, var(--radix-popover-content-available-height))" }}
+      >
+        <ul id={id} role="listbox" aria-label={label} className="py-1">
+          {found.map((option, i) => (
+            <li
+              key={option.value}
+              id={`${id}-${i}`}
+              role="option"
+              aria-selected={i === at}
+              className={`flex cursor-pointer items-baseline gap-2 px-2 py-1 ${i === at ? "bg-petrol-soft" : ""}`}
+              onPointerMove={() => setAt(i)}
+              onPointerDown={(event) => {
+                event.preventDefault();
+                take(i);
+              }}
+            >
+              <span className="font-medium">{option.label}</span>
+              {option.says && <span className="truncate text-ink-2">{option.says}</span>}
+            </li>
+          ))}
+          {makes && (
+            <li
+              id={`${id}-${found.length}`}
+              role="option"
+              aria-selected={at === found.length}
+              className={`cursor-pointer px-2 py-1 ${at === found.length ? "bg-petrol-soft" : ""}`}
+              onPointerMove={() => setAt(found.length)}
+              onPointerDown={(event) => {
+                event.preventDefault();
+                take(found.length);
+              }}
+            >
+              {onNew.label(text.trim())}
+            </li>
+          )}
+        </ul>
+      </PopBox>
     </Popover.Root>
   );
 }

@@ -22,7 +22,9 @@ export function TextLine({ value, onDone, wrong, onCancel, className = "", ...re
   };
   useEffect(reset, [value]);
   const said = useRef<HTMLSpanElement>(null);
-  useEffect(() => said.current?.scrollIntoView({ block: "nearest" }), [fault]);
+  useEffect(() => {
+    said.current?.scrollIntoView({ block: "nearest" });
+  }, [fault]);
   const done = () => {
     if (!cancelled.current && text !== value) {
       const found = wrong?.(text) ?? null;

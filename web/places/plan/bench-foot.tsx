@@ -1,25 +1,51 @@
-import { type ComponentType, lazy, type LazyExoticComponent, Suspense, useState } from "react";
-import type { Frame } from "../../../core/index.js";
+import { type LazyExoticComponent, type ReactNode, Suspense, useState } from "react";
+import type { Frame, View } from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import type { Chosen } from "../../app/place.js";
 import type { Panel } from "../../data/session.js";
 import { Button } from "../../parts/button.js";
-import { Picker } from "../../parts/picker.js";
-import { addKinds, type AddKind } from "./add-kinds.js";
-import type { BenchProps } from "./bench.js";
+import type { Planned } from "./edits.js";
+import { focusPlan } from "../../app/focus-plan.js";
+import { AddPicker } from "./add-picker.js";
 import { Ledge } from "./ledge.js";
+import { later } from "../../parts/later.js";
 
-const Bench = lazy(() => import("./bench.js"));
-const panels: Record<Panel, LazyExoticComponent<ComponentType<{ frame: Frame; onClose: () => void }>>> = {
-  theme: lazy(() => import("./bench/theme-groups.js")),
-  devices: lazy(() => import("./bench/device-groups.js")),
+const Bench = later(() => import("./bench.js"));
+const SeveralBench = later(() => import("./several-bench.js"));
+const ChangeMenu = later(() => import("./change-menu.js"));
+
+/** What a panel of the bench is given. */
+export interface PanelProps {
+  frame: Frame;
+  view: View;
+  chosen: Chosen | null;
+  make: (planned: Planned | null) => boolean;
+  onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
+  onClose: () => void;
+}
+
+const panels: Record<Panel, LazyExoticComponent<(props: PanelProps) => ReactNode>> = {
+  theme: later(() => import("./bench/theme-groups.js")),
+  devices: later(() => import("./bench/device-groups.js")),
+  list: later(() => import("./list-panel.js")),
+  routes: later(() => import("./routes-panel.js")),
 };
 
+export type Tool = "add" | "change";
+
 export interface BenchFootProps {
-  /** What the bench is about; null when nothing is chosen. */
-  bench: BenchProps | null;
-  adding: boolean;
-  onAdding: (adding: boolean) => void;
-  onAdd: (kind: AddKind) => void;
+  frame: Frame;
+  view: View;
+  chosen: Chosen | null;
+  others: readonly Chosen[];
+  lit: string | null;
+  onLit: (mark: string | null) => void;
+  make: (planned: Planned | null) => boolean;
+  /** Makes something new, which is named at once. */
+  onAdd: (planned: Planned) => void;
+  onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
+  tool: Tool | null;
+  onTool: (tool: Tool | null) => void;
 }
 
 /** px. */
@@ -28,38 +54,22 @@ const usual = 250;
 const keysSaid: [string, string][] = [
   ["Arrows", "walk the plan"],
   ["A", "adds anything"],
-  ["N", "adds a screen"],
+  ["L", "takes a list"],
+  ["W", "changes your mind"],
   ["Enter", "renames"],
-  ["Alt Arrows", "move"],
   ["P", "puts the device there"],
-  ["Ctrl Z", "undoes"],
+  ["Ctrl K", "finds"],
 ];
 
 /** The foot of the plan: what there is to say, and the bench with everything about what is chosen. */
-export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
+export function BenchFoot(props: BenchFootProps) {
+  const { frame, view, chosen, others, make, onChoose, tool, onTool } = props;
   const opened = useOpenFrame();
   const [height, setHeight] = useState(usual);
-  const frame = useSession((session) => session.frame);
   const panel = useSession((session) => session.panel);
   const FramePanel = panel && panels[panel];
-  const isHigh = bench !== null || panel !== null;
-  const message = useSession((session) => session.message);
-  const add = adding ? (
-    <span className="w-64 shrink-0">
-      <Picker
-        label="Add"
-        placeholder="Add a screen, tabs, a pair, a sheet …"
-        autoFocus
-        options={addKinds.map(({ id, label, says }) => ({ value: id, label, says }))}
-        onPick={(id) => onAdd(addKinds.find((kind) => kind.id === id)!)}
-        onLeave={() => onAdding(false)}
-      />
-    </span>
-  ) : (
-    <Button icon="plus" onClick={() => onAdding(true)} title="Add a screen, tabs, a pair, a sheet … (A)">
-      Add
-    </Button>
-  );
+  const isHigh = chosen !== null || panel !== null;
+  const tools = <Tools {...props} />;
   return (
     <section
       aria-label="Bench"
@@ -67,42 +77,97 @@ export function BenchFoot({ bench, adding, onAdding, onAdd }: BenchFootProps) {
       style={isHigh ? { height } : undefined}
     >
       {isHigh && <Ledge height={height} onChange={setHeight} />}
-      {message && (
-        <div
-          role={message.tone === "fault" ? "alert" : "status"}
-          className={`flex shrink-0 items-center gap-3 border-b px-4 py-2 ${message.tone === "fault" ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}
-        >
-          <span className="grow">{message.text}</span>
-          <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
-        </div>
-      )}
-      {FramePanel ? (
+      <Said />
+      {tool === "change" && chosen && (
         <Suspense fallback={null}>
-          <FramePanel frame={frame} onClose={() => opened.showPanel(null)} />
+          <ChangeMenu
+            frame={frame}
+            view={view}
+            parts={[chosen, ...others]}
+            make={make}
+            onClose={() => (onTool(null), focusPlan())}
+          />
         </Suspense>
-      ) : bench ? (
-        <Suspense fallback={null}>
-          <Bench {...bench} add={add} />
-        </Suspense>
-      ) : (
-        <div className="flex items-center gap-4 px-4 py-2">
-          {add}
-          <Button icon="palette" onClick={() => opened.showPanel("theme")}>
-            Theme
-          </Button>
-          <Button icon="device-mobile" onClick={() => opened.showPanel("devices")}>
-            Devices
-          </Button>
-          <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
-            <span className="font-semibold">Choose a plate or a card.</span>
-            {keysSaid.map(([key, says]) => (
-              <span key={key} className="text-ink-2">
-                <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
-              </span>
-            ))}
-          </p>
-        </div>
       )}
+      <Suspense fallback={null}>
+        {FramePanel ? (
+          <FramePanel
+            frame={frame}
+            view={view}
+            chosen={chosen}
+            make={make}
+            onChoose={onChoose}
+            onClose={() => (opened.showPanel(null), focusPlan())}
+          />
+        ) : chosen && others.length ? (
+          <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
+        ) : chosen ? (
+          <Bench {...props} chosen={chosen} tools={tools} />
+        ) : (
+          <div className="flex items-center gap-3 px-4 py-2">
+            {tools}
+            <Button icon="palette" onClick={() => opened.showPanel("theme")}>
+              Theme
+            </Button>
+            <Button icon="device-mobile" onClick={() => opened.showPanel("devices")}>
+              Devices
+            </Button>
+            <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
+              <span className="font-semibold">Choose a plate or a card.</span>
+              {keysSaid.map(([key, says]) => (
+                <span key={key} className="text-ink-2">
+                  <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
+                </span>
+              ))}
+            </p>
+          </div>
+        )}
+      </Suspense>
     </section>
+  );
+}
+
+/** What the session has to tell. */
+function Said(): ReactNode {
+  const opened = useOpenFrame();
+  const message = useSession((session) => session.message);
+  if (!message) return null;
+  const isFault = message.tone === "fault";
+  return (
+    <div
+      role={isFault ? "alert" : "status"}
+      className={`flex shrink-0 items-center gap-3 border-b px-4 py-2 ${isFault ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}
+    >
+      <span className="grow">{message.text}</span>
+      <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
+    </div>
+  );
+}
+
+/** What adds something, takes a list, or thinks again about what is chosen. */
+function Tools({ frame, chosen, others, tool, onTool, onAdd }: BenchFootProps) {
+  const opened = useOpenFrame();
+  if (tool === "add") return <AddPicker frame={frame} chosen={chosen} onAdd={onAdd} onLeave={() => onTool(null)} />;
+  return (
+    <>
+      {others.length === 0 && (
+        <Button icon="plus" onClick={() => onTool("add")} title="Add a screen, tabs, a pair, a sheet … (A)">
+          Add
+        </Button>
+      )}
+      {chosen ? (
+        <Button
+          onClick={() => onTool("change")}
+          aria-expanded={tool === "change"}
+          title="Wrap, unwrap, make a tab or a pair of it, share it … (W)"
+        >
+          Change
+        </Button>
+      ) : (
+        <Button icon="list-plus" onClick={() => opened.showPanel("list")} title="Make screens from a list of names (L)">
+          List
+        </Button>
+      )}
+    </>
   );
 }

@@ -12,7 +12,9 @@ import {
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
+import { type SetSubject, SetSubjectProvider } from "../../parts/set-mark.js";
 import { TextLine } from "../../parts/text-line.js";
+import { useBenchCommands } from "./use-bench-commands.js";
 import { BarsGroup } from "./bench/bars-group.js";
 import { BodyGroup } from "./bench/body-group.js";
 import { ByItselfGroup } from "./bench/by-itself-group.js";
@@ -34,13 +36,13 @@ export interface BenchProps {
   lit: string | null;
   onLit: (mark: string | null) => void;
   make: (planned: Planned | null) => boolean;
-  onChoose: (chosen: Chosen) => void;
-  /** What adds something beside or inside what is chosen. */
-  add?: ReactNode;
+  onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
+  /** What adds something beside or inside what is chosen, or changes what it is. */
+  tools?: ReactNode;
 }
 
 /** The drawer at the foot of the plan: everything about what is chosen, each with what it causes. */
-export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose, add }: BenchProps) {
+export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose, tools }: BenchProps) {
   const opened = useOpenFrame();
   const runs = useSession((session) => session.device.beyond.length === 0);
   const { id } = chosen;
@@ -55,6 +57,16 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
       `${nameOf(frame, id)}: ${label}`,
     );
   const shared = { frame, view, id, set, said };
+  const subject: SetSubject = {
+    frame,
+    id,
+    set,
+    onChoose: (ids) => {
+      const [first, ...rest] = ids.map((each) => ({ id: each, parent: placesOf(frame, each)[0] ?? null }));
+      if (first) onChoose(first, rest);
+    },
+  };
+  useBenchCommands(frame, id);
   const places = placesOf(frame, id);
   const inHub = parentsOf(frame, id).some((parent) => frame.nodes[parent]?.kind === "hub");
   // a tab and a pane are never overlays; the start of its only stack neither
@@ -86,7 +98,7 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
           {liesSays(frame, id, places, ladders.length)}
         </p>
         <span className="grow" />
-        {add}
+        {tools}
         <Button
           onClick={() => opened.putDevice(id)}
           disabled={!runs || places.length === 0}
@@ -116,39 +128,41 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
           }
         />
       </header>
-      <div key={id} className="flex min-h-0 grow overflow-x-auto">
-        {inHub && <TabGroup {...shared} node={node} />}
-        {node.kind === "screen" && <BodyGroup {...shared} node={node} />}
-        {node.kind === "stack" && <StackGroup {...shared} node={node} onChoose={onChoose} />}
-        {node.kind === "pair" && <PairGroup {...shared} node={node} />}
-        {node.kind === "hub" && (
-          <>
-            <FacesGroup {...shared} node={node} />
-            <HubRulesGroup {...shared} node={node} />
-            <HubLookGroup {...shared} node={node} />
-            <ExtrasGroup {...shared} node={node} lit={lit} onLit={onLit} make={make} onChoose={onChoose} />
-          </>
-        )}
-        {opensHere && <OpensGroup {...shared} node={node} />}
-        {id !== frame.root && node.kind !== "hub" && <BarsGroup {...shared} node={node} />}
-        {(node.kind === "screen" || looks.length > 0) && (
-          <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
-        )}
-        {node.kind === "screen" && (
-          <>
-            <WaysOutGroup
-              {...shared}
-              node={node}
-              chosen={chosen}
-              lit={lit}
-              onLit={onLit}
-              make={make}
-              onChoose={onChoose}
-            />
-            <ByItselfGroup {...shared} node={node} />
-          </>
-        )}
-      </div>
+      <SetSubjectProvider value={subject}>
+        <div key={id} className="flex min-h-0 grow overflow-x-auto">
+          {inHub && <TabGroup {...shared} node={node} />}
+          {node.kind === "screen" && <BodyGroup {...shared} node={node} />}
+          {node.kind === "stack" && <StackGroup {...shared} node={node} onChoose={onChoose} />}
+          {node.kind === "pair" && <PairGroup {...shared} node={node} />}
+          {node.kind === "hub" && (
+            <>
+              <FacesGroup {...shared} node={node} />
+              <HubRulesGroup {...shared} node={node} />
+              <HubLookGroup {...shared} node={node} />
+              <ExtrasGroup {...shared} node={node} lit={lit} onLit={onLit} make={make} onChoose={onChoose} />
+            </>
+          )}
+          {opensHere && <OpensGroup {...shared} node={node} />}
+          {id !== frame.root && node.kind !== "hub" && <BarsGroup {...shared} node={node} />}
+          {(node.kind === "screen" || looks.length > 0) && (
+            <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
+          )}
+          {node.kind === "screen" && (
+            <>
+              <WaysOutGroup
+                {...shared}
+                node={node}
+                chosen={chosen}
+                lit={lit}
+                onLit={onLit}
+                make={make}
+                onChoose={onChoose}
+              />
+              <ByItselfGroup {...shared} node={node} />
+            </>
+          )}
+        </div>
+      </SetSubjectProvider>
     </>
   );
 }

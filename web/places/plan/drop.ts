@@ -1,6 +1,7 @@
 import {
   applySoundly,
   type Consequences,
+  consequenceSays,
   consequencesOf,
   type Frame,
   type Id,
@@ -11,15 +12,7 @@ import {
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { moveInto, type Planned } from "./edits.js";
-
-interface Point {
-  x: number;
-  y: number;
-}
-interface Rect extends Point {
-  width: number;
-  height: number;
-}
+import { type Point, type Rect, within } from "./under.js";
 
 const inStrip = (plate: Rect, strip: Rect): boolean => within(strip, plate) && plate.width < strip.width;
 
@@ -31,9 +24,6 @@ export interface DropPlace {
   /** What is lit on the plan. */
   area: Rect;
 }
-
-const within = (rect: Rect, { x, y }: Point): boolean =>
-  x >= rect.x && x < rect.x + rect.width && y >= rect.y && y < rect.y + rect.height;
 
 /** The place under a point: the innermost plate there that is not part of what is dragged; outside all plates the tray. */
 export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Point): DropPlace => {
@@ -83,29 +73,11 @@ export const lookAtDrop = (frame: Frame, view: View, chosen: Chosen, place: Drop
   };
 };
 
-const ways = (count: number): string => `${count} ${count === 1 ? "way" : "ways"} in`;
-
-const overlaySays = {
-  push: "is pushed here",
-  sheet: "opens as a sheet here",
-  dialog: "opens as a dialog here",
-  side: "opens as a side panel here",
-  fullscreen: "opens as a full screen here",
-} as const;
-
 /** What a drop does, in a few words each, the gravest first. */
 export const sayDrop = (frame: Frame, place: DropPlace, { consequences }: DropLook): string[] => {
-  const { faults, bars, header, overlay, back, changed, broken, loose } = consequences;
-  if (faults.length) return [`not here: ${faults[0]!.received}`, faults[0]!.remedy];
-  const name = (id: string): string => (id === "exit" ? "out" : id === "stay" ? "nowhere" : plainName(frame, id));
-  const said = [place.to === null || loose ? "loose: nothing can open it" : `into ${plainName(frame, place.to)}`];
-  if (!loose && overlay.before !== overlay.after) said.push(overlaySays[overlay.after ?? "push"]);
-  if (!loose && bars.before !== bars.after) said.push(bars.after ? "the bar shows here" : "the bar is covered here");
-  if (!loose && header.before !== header.after) said.push(header.after ? "gets a header" : "loses its header");
-  if (!loose && back.before.join() !== back.after.join() && back.after.length)
-    said.push(`Back goes to ${back.after.map(name).slice(0, 3).join(", ")}${back.after.length > 3 ? " …" : ""}`);
-  if (changed.length) said.push(`${ways(changed.length)} change${changed.length === 1 ? "s" : ""}`);
-  if (broken.length) said.push(`${ways(broken.length)} lead${broken.length === 1 ? "s" : ""} nowhere`);
-  if (said.length === 1 && !loose) said.push("Back and bars as before");
-  return said;
+  const { faults, loose } = consequences;
+  const said = consequenceSays(frame, consequences);
+  if (faults.length) return [`not here: ${said[0]}`, ...said.slice(1)];
+  const where = place.to === null || loose ? "loose: nothing can open it" : `into ${plainName(frame, place.to)}`;
+  return [where, ...(said.length === 0 && !loose ? ["Back and bars as before"] : said)];
 };

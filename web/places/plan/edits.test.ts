@@ -124,7 +124,12 @@ describe("dropping", () => {
   });
   test("what it would do is said before it is done", () => {
     expect(said("item", "aTab", at("cover"))).toEqual(["into app", "the bar is covered here", "3 ways in change"]);
-    expect(said("item", "aTab", at("form"))).toEqual(["into bTab", "Back goes to b, A, out", "3 ways in change"]);
+    expect(said("item", "aTab", at("form"))).toEqual([
+      "into bTab",
+      "bTab is lit, not aTab",
+      "Back goes to b, A, out",
+      "3 ways in change",
+    ]);
     expect(said("deep", "aTab", { x: -50, y: -50 })).toEqual(["loose: nothing can open it", "1 way in leads nowhere"]);
     expect(said("bTab", "home", at("cover"))[0]).toBe("into app");
   });

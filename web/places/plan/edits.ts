@@ -10,6 +10,7 @@ import {
   type Node,
   patternOf,
   placesOf,
+  type Planned,
   plainName,
   type ScreenNode,
   stepsOf,
@@ -17,12 +18,7 @@ import {
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 
-/** An edit ready to be made: what it is called, and what is chosen after it. */
-export interface Planned {
-  edit: Edit;
-  label: string;
-  choose: Chosen | null;
-}
+export type { Planned };
 
 const newTitle = "New screen";
 const isUnnamed = (id: Id): boolean => /^new(Screen|Tabs|Pair|Stack|Sheet|Dialog|Panel|Flow)\w*$/.test(id);
@@ -31,6 +27,14 @@ const isUnnamed = (id: Id): boolean => /^new(Screen|Tabs|Pair|Stack|Sheet|Dialog
 export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {
   const node = frame.nodes[id]!;
   return node.kind === "stack" ? stepsOf(frame, node).map((step) => step.id) : childrenOf(node);
+};
+
+/** With no room for all pictures: the chosen one, and those drawn right before and after it. */
+export const besideChosen = (frame: Frame, { id, parent }: Chosen): readonly Id[] => {
+  if (parent === null) return [id];
+  const drawn = drawnChildren(frame, parent);
+  const at = drawn.indexOf(id);
+  return drawn.slice(Math.max(0, at - 2), at + 3);
 };
 
 const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: string): Planned => {
@@ -126,6 +130,21 @@ export const takeOut = (frame: Frame, { id, parent }: Chosen): Planned => {
   return { edit: { kind: "remove", id }, label: `Delete ${name}`, choose };
 };
 
+/** Several taken out at once; what is chosen after it is what would be after the last of them. */
+export const takeOutAll = (frame: Frame, parts: readonly Chosen[]): Planned => {
+  if (parts.length === 1) return takeOut(frame, parts[0]!);
+  const edits = parts.map((part) => takeOut(frame, part).edit);
+  const parent = parts[0]!.parent;
+  return {
+    edit: { kind: "batch", edits },
+    label: `Delete ${parts.length}: ${parts
+      .slice(0, 3)
+      .map(({ id }) => plainName(frame, id))
+      .join(", ")}${parts.length > 3 ? " …" : ""}`,
+    choose: parent === null ? null : { id: parent, parent: placesOf(frame, parent)[0] ?? null },
+  };
+};
+
 export const copyOf = (frame: Frame, { id, parent }: Chosen): Planned => {
   const edit = duplicateOf(frame, id, parent);
   return { edit, label: `Duplicate ${plainName(frame, id)}`, choose: { id: edit.ids[id]!, parent } };
@@ -143,11 +162,11 @@ export const moveInto = (frame: Frame, { id, parent }: Chosen, to: Id | null, af
   return {
     edit,
     label:
-      to === parent
-        ? `Reorder ${label}`
-        : to === null
-          ? `Make ${label} loose`
-          : `Move ${label} into ${plainName(frame, to)}`,
+      to === null
+        ? `Make ${label} loose`
+        : after === null
+          ? `Move ${label} to the front of ${plainName(frame, to)}`
+          : `Move ${label} beside ${plainName(frame, after)}`,
     choose: { id, parent: to },
   };
 };

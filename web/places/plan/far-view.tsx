@@ -9,7 +9,7 @@ interface Rect {
   height: number;
 }
 
-const outline = (boxes: readonly Rect[]): string =>
+export const outline = (boxes: readonly Rect[]): string =>
   boxes.map(({ x, y, width, height }) => `M${x} ${y}h${width}v${height}h${-width}z`).join("");
 
 /** The plan from so far that nothing on a card can be read: a few paths, however many screens there are. */

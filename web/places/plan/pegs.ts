@@ -51,19 +51,19 @@ export const pullSpot = (frame: Frame, layout: PlanLayout, chosen: Chosen): { x:
 
 /** The pegs of the chosen screen: numbers for its ways out, letters for its ways in. */
 export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] => {
-  const spots = new Map<string, Spot>();
-  for (const spot of [...layout.plates, ...layout.cards]) spots.set(`${spot.id} ${spot.parent}`, spot);
-  for (const tooth of layout.teeth) spots.set(`${tooth.id} ${tooth.hub}`, tooth);
-  for (const pane of layout.panes)
-    if (frame.nodes[pane.id]!.kind !== "screen") spots.set(`${pane.id} ${pane.pair}`, pane);
-  const own = spots.get(`${chosen.id} ${chosen.parent}`);
+  const spotAt = (id: Id, parent: Id | null): Spot | undefined => {
+    const isIt = (spot: Spot) => spot.id === id && spot.parent === parent;
+    const pane = frame.nodes[id]?.kind === "screen" ? undefined : layout.panes.find(isIt);
+    return pane ?? layout.teeth.find(isIt) ?? layout.cards.find(isIt) ?? layout.plates.find(isIt);
+  };
+  const own = spotAt(chosen.id, chosen.parent);
   const node = frame.nodes[chosen.id];
   if (!own || !node) return [];
   const spotOf = (id: Id): Spot | undefined => {
     const places = placesOf(frame, id);
     // of several places the one beside the chosen screen, else the first
     const place = places.includes(chosen.parent ?? "") ? chosen.parent : (places[0] ?? null);
-    return spots.get(`${id} ${place}`);
+    return spotAt(id, place);
   };
   const pegs: Peg[] = [];
   const used = new Map<string, number>();

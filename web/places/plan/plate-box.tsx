@@ -1,5 +1,6 @@
 import { memo } from "react";
 import { type Frame, nameOf, type Plate, type View } from "../../../core/index.js";
+import { FoldMark } from "./fold-mark.js";
 import { RenameLine } from "./rename-line.js";
 import { plateSays } from "./plate-says.js";
 import { KindSign } from "./shapes.js";
@@ -13,6 +14,7 @@ export interface PlateBoxProps {
   renaming: boolean;
   onRename: (title: string) => void;
   onRenamed: () => void;
+  onFold: (id: string, folded: boolean) => void;
 }
 
 const grounds = ["bg-plate-0", "bg-plate-1", "bg-plate-2"];
@@ -27,8 +29,9 @@ export const PlateBox = memo(function PlateBox({
   renaming,
   onRename,
   onRenamed,
+  onFold,
 }: PlateBoxProps) {
-  const { id, parent, kind, x, y, width, height, depth, column } = plate;
+  const { id, parent, kind, x, y, width, height, depth, column, folded } = plate;
   if (column && kind !== "hub") return null;
   const name = nameOf(frame, id);
   const edge = chosen ? "border-petrol outline-2 outline-petrol" : "border-ink";
@@ -36,6 +39,7 @@ export const PlateBox = memo(function PlateBox({
     <div
       role="treeitem"
       aria-selected={chosen}
+      aria-expanded={!folded}
       tabIndex={entry ? 0 : -1}
       data-node={id}
       data-parent={parent ?? ""}
@@ -43,8 +47,9 @@ export const PlateBox = memo(function PlateBox({
       style={{ left: x, top: y, width, height }}
     >
       <div
-        className={`flex h-[29px] items-center gap-2 overflow-hidden px-2.5 whitespace-nowrap ${kind === "hub" ? "border-b border-ink" : ""}`}
+        className={`flex h-[29px] items-center gap-2 overflow-hidden px-2.5 whitespace-nowrap ${kind === "hub" && !folded ? "border-b border-ink" : ""}`}
       >
+        {parent !== null && !column && <FoldMark frame={frame} id={id} folded={folded} onFold={onFold} />}
         <KindSign kind={kind} />
         {renaming ? (
           <RenameLine

@@ -1,6 +1,7 @@
 import { memo } from "react";
 import { type Frame, nameOf, type PlanLayout } from "../../../core/index.js";
 import { Icon } from "../../parts/icon.js";
+import { FoldMark } from "./fold-mark.js";
 import { RenameLine } from "./rename-line.js";
 
 export interface ToothBoxProps {
@@ -13,6 +14,9 @@ export interface ToothBoxProps {
   entry: boolean;
   /** The device shows this tab. */
   lit: boolean;
+  /** What hangs from it is folded away. */
+  folded: boolean;
+  onFold: (id: string, folded: boolean) => void;
   renaming: boolean;
   onRename: (title: string) => void;
   onRenamed: () => void;
@@ -27,6 +31,8 @@ export const ToothBox = memo(function ToothBox({
   chosen,
   entry,
   lit,
+  folded,
+  onFold,
   renaming,
   onRename,
   onRenamed,
@@ -64,6 +70,7 @@ export const ToothBox = memo(function ToothBox({
                 {badge === "dot" ? "•" : badge}
               </span>
             )}
+            {folded && <FoldMark frame={frame} id={id} folded onFold={onFold} />}
             {node.tab?.hidden && <span className="text-[11px] text-ink-2">hidden</span>}
           </>
         )}

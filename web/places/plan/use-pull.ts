@@ -11,11 +11,7 @@ import {
 } from "../../../core/index.js";
 import { External } from "../../data/external.js";
 import { addWay, type Planned } from "./edits.js";
-
-interface Point {
-  x: number;
-  y: number;
-}
+import { type Point, smallestUnder } from "./under.js";
 
 /** A new way on its way from a node to where it should lead. */
 export interface Pull {
@@ -39,12 +35,9 @@ interface Options {
 }
 
 /** The smallest thing under a point that a way can lead to. */
-const targetAt = (frame: Frame, layout: PlanLayout, { x, y }: Point): Pull["target"] => {
-  const under = [...layout.cards, ...layout.teeth, ...layout.panes, ...layout.plates].filter(
-    (box) => x >= box.x && x < box.x + box.width && y >= box.y && y < box.y + box.height && box.id !== frame.root,
-  );
-  const [first] = under.sort((a, b) => a.width * a.height - b.width * b.height);
-  return first ?? null;
+const targetAt = (frame: Frame, layout: PlanLayout, point: Point): Pull["target"] => {
+  const found = smallestUnder(layout, point);
+  return found && found.id !== frame.root ? found : null;
 };
 
 /** What a new way to the target would come to: the edit, and what taking it does. */

@@ -21,6 +21,7 @@ export const useZoom = (scroller: RefObject<HTMLDivElement | null>) => {
   const [zoom, setZoom] = useState(1);
   // where the content has to be scrolled to, once it is drawn at the new zoom
   const kept = useRef<{ left: number; top: number } | null>(null);
+  const middle = useRef<{ x: number; y: number } | null>(null);
   const about = useCallback(
     (next: (now: number) => number, at?: { x: number; y: number }) =>
       setZoom((now) => {
@@ -35,10 +36,20 @@ export const useZoom = (scroller: RefObject<HTMLDivElement | null>) => {
       }),
     [scroller],
   );
+  const bringToMiddle = (scale: number) => {
+    const element = scroller.current;
+    if (element && middle.current)
+      element.scrollTo({
+        left: middle.current.x * scale - element.clientWidth / 2,
+        top: middle.current.y * scale - element.clientHeight / 2,
+      });
+    middle.current = null;
+  };
   useLayoutEffect(() => {
     const element = scroller.current;
     if (element && kept.current) element.scrollTo(kept.current);
     kept.current = null;
+    bringToMiddle(zoom);
   }, [zoom, scroller]);
   useLayoutEffect(() => {
     const element = scroller.current;
@@ -56,7 +67,12 @@ export const useZoom = (scroller: RefObject<HTMLDivElement | null>) => {
   return {
     zoom,
     zoomBy: (factor: number) => about((now) => now * factor),
-    zoomTo: (to: number) => about(() => to),
+    /** To a zoom; with a point of the plan (its px) that comes into the middle. */
+    zoomTo: (to: number, at?: { x: number; y: number }) => {
+      middle.current = at ?? null;
+      about(() => to);
+      if (within(to) === zoom) bringToMiddle(zoom);
+    },
   };
 };
 

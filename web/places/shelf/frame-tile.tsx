@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { createFrame, deleteFrame, renameFrame, type ShelfRow, useFrameAt } from "../../data/shelf.js";
 import { Button } from "../../parts/button.js";
 import { TextLine } from "../../parts/text-line.js";
-import { SmallPlan } from "./small-plan.js";
+import { SmallPlan } from "../../parts/small-plan.js";
 
 export interface FrameTileProps {
   row: ShelfRow;

@@ -1,4 +1,4 @@
-import { type DragEvent, useRef, useState } from "react";
+import { type DragEvent, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { type Fault, type Frame, startingShapes } from "../../../core/index.js";
 import { setDark, useDark } from "../../app/theme.js";
@@ -6,7 +6,8 @@ import { ProblemError } from "../../data/problem.js";
 import { bringBack, createFrame, createFromFile, type ShelfRow, useShelf } from "../../data/shelf.js";
 import { Button } from "../../parts/button.js";
 import { FrameTile } from "./frame-tile.js";
-import { SmallPlan } from "./small-plan.js";
+import { readPasted } from "./pasted.js";
+import { SmallPlan } from "../../parts/small-plan.js";
 
 interface Trouble {
   what: string;
@@ -34,8 +35,8 @@ export function Shelf() {
       setTrouble({ what, detail: `${problem.title}. ${problem.detail}`, faults: problem.faults });
     }
   };
-  const start = (frame: Frame) =>
-    attempt("The new frame was not made", async () => navigate(`/f/${(await createFrame(frame)).id}/plan`));
+  const start = (frame: Frame, how = "") =>
+    attempt("The new frame was not made", async () => navigate(`/f/${(await createFrame(frame)).id}/plan${how}`));
   const take = async (file: File) => {
     const what = `${file.name} was not put on the shelf; nothing was changed`;
     if (file.size > mostBytes)
@@ -53,8 +54,31 @@ export function Shelf() {
     if (file) void take(file);
   };
 
-  const there = rows?.filter((row) => row.deleted === null) ?? [];
-  const deleted = rows?.filter((row) => row.deleted !== null) ?? [];
+  const pasted = useRef((_text: string) => undefined as void);
+  pasted.current = (text) => {
+    const read = readPasted(text);
+    if (read.is === "file")
+      return void attempt("What was pasted is no frame file; nothing was changed", async () =>
+        navigate(`/f/${(await createFromFile(text)).id}/plan`),
+      );
+    if (read.is === "frame") return void start(read.frame);
+    if (read.is === "wrong") setTrouble({ what: "The pasted list made nothing", detail: "", faults: read.faults });
+  };
+  useEffect(() => {
+    const paste = (event: ClipboardEvent) => {
+      if ((event.target as HTMLElement).closest?.("input, textarea")) return;
+      event.preventDefault();
+      pasted.current(event.clipboardData?.getData("text/plain") ?? "");
+    };
+    document.addEventListener("paste", paste);
+    return () => document.removeEventListener("paste", paste);
+  }, []);
+
+  const [wanted, setWanted] = useState("");
+  const isWanted = ({ name }: ShelfRow): boolean => name.toLowerCase().includes(wanted.trim().toLowerCase());
+  const all = rows?.filter((row) => row.deleted === null) ?? [];
+  const there = all.filter(isWanted);
+  const deleted = rows?.filter((row) => row.deleted !== null && isWanted(row)) ?? [];
   return (
     <main
       className="flex min-h-dvh flex-col bg-page"
@@ -102,11 +126,19 @@ export function Shelf() {
           </section>
         )}
         <section aria-label="Frames">
-          <h2 className="mb-2.5 text-[15px] font-bold">
+          <h2 className="mb-2.5 flex items-baseline gap-1.5 text-[15px] font-bold">
             Frames{" "}
             <span className="font-normal text-ink-2">
-              {rows ? (there.length === 1 ? "one on the shelf" : `${there.length} on the shelf`) : ""}
+              {rows ? (all.length === 1 ? "one on the shelf" : `${all.length} on the shelf`) : ""}
             </span>
+            <input
+              type="search"
+              aria-label="Search the shelf"
+              placeholder="Search by name"
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+              className="ml-auto h-8 w-56 rounded-sm border border-field bg-plate-2 px-2 font-normal placeholder:text-ink-2"
+            />
           </h2>
           {error && !rows && (
             <p role="alert" className="rounded-md border border-clay bg-clay-soft p-4">
@@ -114,7 +146,12 @@ export function Shelf() {
             </p>
           )}
           {isLoading && <p className="text-ink-2">Reading the shelf …</p>}
-          {rows && there.length === 0 && (
+          {wanted !== "" && all.length > 0 && there.length === 0 && (
+            <p className="rounded-md border border-dashed border-field p-6 text-ink-2">
+              No frame is called so{deleted.length ? "; one that was deleted is, see below" : ""}.
+            </p>
+          )}
+          {rows && all.length === 0 && (
             <p className="rounded-md border border-dashed border-field p-6 text-ink-2">
               The shelf is empty. Start from a shape below, or drop a frame file anywhere on this page.
             </p>
@@ -135,7 +172,7 @@ export function Shelf() {
                 <button
                   type="button"
                   onClick={() => void start(shape.frame)}
-                  className="flex w-full items-center gap-3 rounded-md border border-field bg-plate-1 p-3 text-left hover:border-petrol hover:bg-petrol-soft"
+                  className="flex size-full items-center gap-3 rounded-md border border-field bg-plate-1 p-3 text-left hover:border-petrol hover:bg-petrol-soft"
                 >
                   <SmallPlan frame={shape.frame} width={64} height={48} />
                   <span>
@@ -148,11 +185,21 @@ export function Shelf() {
             <li>
               <button
                 type="button"
+                onClick={() => void start(startingShapes[0]!.frame, "?panel=list")}
+                className="flex size-full min-h-18 flex-col justify-center rounded-md border border-dashed border-field p-3 text-left hover:border-petrol"
+              >
+                <b>From a list</b>
+                <span className="text-ink-2">write the names of screens, or paste such a list anywhere here</span>
+              </button>
+            </li>
+            <li>
+              <button
+                type="button"
                 onClick={() => input.current?.click()}
                 className={`flex size-full min-h-18 flex-col justify-center rounded-md border border-dashed p-3 text-left ${over ? "border-petrol bg-petrol-soft" : "border-field hover:border-petrol"}`}
               >
                 <b>Open a file</b>
-                <span className="text-ink-2">drop a *.frame.json here, or choose one</span>
+                <span className="text-ink-2">drop a *.frame.json here, choose one, or paste its text</span>
               </button>
               <input
                 ref={input}

@@ -1,6 +1,7 @@
 import type { Node } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
+import { SetMark } from "../../../parts/set-mark.js";
 import { Group, type GroupProps, Says } from "./group.js";
 
 /** Whether the bars stay, and whether a header is drawn. */
@@ -11,11 +12,13 @@ export function BarsGroup({ node, said, set }: GroupProps<Node>) {
         checked={node.bars !== "hide"}
         onChange={(keep) => set("bars", keep ? undefined : "hide", keep ? "keep the bars" : "hide the bars")}
       >
-        Bars stay
+        Bars stay <SetMark of="bars" />
       </Check>
       <Says inset>{said.bars}</Says>
       <div className="flex shrink-0 flex-col gap-1">
-        <span>Header</span>
+        <span className="flex items-center gap-1">
+          Header <SetMark of="header" />
+        </span>
         <Choice
           label="Header"
           value={node.header ?? "auto"}

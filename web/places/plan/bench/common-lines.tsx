@@ -18,7 +18,7 @@ export function TitleLine({ id, node, set }: Pick<GroupProps, "id" | "node" | "s
 /** A note for whoever reads the frame; no device shows it. */
 export function NoteLine({ node, set }: Pick<GroupProps, "node" | "set">) {
   return (
-    <Line label="Note">
+    <Line label="Note" of="note">
       <TextLine
         value={node.note ?? ""}
         placeholder="for those who read the frame"
@@ -31,7 +31,7 @@ export function NoteLine({ node, set }: Pick<GroupProps, "node" | "set">) {
 /** The child that a stack or a hub starts with. */
 export function StartLine({ frame, node, set }: Pick<GroupProps<StackNode | HubNode>, "frame" | "node" | "set">) {
   return (
-    <Line label="Starts at">
+    <Line label="Starts at" of="start">
       <select
         className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
         value={startOf(node)}

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { Frame, Id, Node, View } from "../../../../core/index.js";
+import { SetMark } from "../../../parts/set-mark.js";
 
 /** What every group of the bench is given. */
 export interface GroupProps<N extends Node = Node> {
@@ -17,6 +18,7 @@ export interface GroupProps<N extends Node = Node> {
 export function Group({
   title,
   says,
+  of,
   wide = false,
   room = "",
   readOnly = false,
@@ -24,6 +26,8 @@ export function Group({
 }: {
   title: string;
   says?: string | undefined;
+  /** The property that the group is about: whether it is set here is marked. */
+  of?: string;
   wide?: boolean;
   /** A class for a group that needs more width. */
   room?: string;
@@ -38,7 +42,8 @@ export function Group({
       className={`flex min-h-0 flex-col gap-1.5 overflow-y-auto border-r border-rule px-2.5 py-2 last:border-r-0 ${wide ? "min-w-54 grow-[1.3] basis-54" : "min-w-44 grow basis-44"} ${room}`}
     >
       <h3 className="font-bold">
-        {title} {says && <span className="font-normal text-ink-2">{says}</span>}
+        {title}
+        {of && <SetMark of={of} />} {says && <span className="font-normal text-ink-2">{says}</span>}
       </h3>
       {children}
     </section>
@@ -46,11 +51,12 @@ export function Group({
 }
 
 /** A property with its name before it. */
-export function Line({ label, children }: { label: string; children: ReactNode }) {
+export function Line({ label, of, children }: { label: string; of?: string; children: ReactNode }) {
   return (
     <label className="flex min-h-7 shrink-0 flex-wrap items-center gap-x-2 *:min-w-0 [&>input]:flex-1 [&>select]:flex-1">
       <span className="w-14 shrink-0 whitespace-nowrap text-ink-2">{label}</span>
       {children}
+      {of && <SetMark of={of} />}
     </label>
   );
 }

@@ -19,6 +19,7 @@ import { Select } from "../../../parts/select.js";
 import { wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
+import { SetMark } from "../../../parts/set-mark.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
 
 const faces: { value: Face; label: string }[] = [
@@ -45,7 +46,7 @@ export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
     set("facesOn", Object.keys(all).length ? all : undefined, `${face} at ${band} on ${target}`);
   };
   return (
-    <Group title="Faces" says={said.faces} wide room="min-w-84">
+    <Group title="Faces" of="faces" says={said.faces} wide room="min-w-84">
       <table className="w-full border-separate border-spacing-x-1 border-spacing-y-0.5">
         <thead>
           <tr className="text-left text-ink-2">
@@ -90,7 +91,7 @@ export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
           ))}
         </tbody>
       </table>
-      <Line label="When low">
+      <Line label="When low" of="shortFace">
         <Select
           label="Face of a low view"
           className="grow"
@@ -99,7 +100,7 @@ export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
           onChange={(face) => set("shortFace", face === "as" ? undefined : face, `${face} when low`)}
         />
       </Line>
-      <Line label="At most">
+      <Line label="At most" of="limit">
         <TextLine
           inputMode="numeric"
           className="w-12!"
@@ -136,7 +137,7 @@ export function HubRulesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
   const [keep, again, back] = [keepOf(node), againOf(node), backOf(node)];
   return (
     <>
-      <Group title="A tab that is left keeps">
+      <Group title="A tab that is left keeps" of="keep">
         <Choice
           label="A tab that is left keeps"
           value={keep}
@@ -144,7 +145,9 @@ export function HubRulesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
           onChange={(value) => set("keep", value, `tabs keep ${value}`)}
         />
         <Says>{said.keep}</Says>
-        <h3 className="mt-1 font-bold">Choosing it again</h3>
+        <h3 className="mt-1 flex items-center gap-1 font-bold">
+          Choosing it again <SetMark of="again" />
+        </h3>
         <Choice
           label="Choosing the chosen tab"
           value={again}
@@ -153,7 +156,7 @@ export function HubRulesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
         />
         <Says>{said.again}</Says>
       </Group>
-      <Group title="Back at a tab's first screen">
+      <Group title="Back at a tab's first screen" of="back">
         <Choice
           label="Back at a tab's first screen goes"
           value={back}
@@ -178,7 +181,9 @@ export function HubLookGroup({ id, node, said, set }: GroupProps<HubNode>) {
   return (
     <Group title="What it draws">
       <TitleLine id={id} node={node} set={set} />
-      <span className="text-ink-2">Labels</span>
+      <span className="flex items-center gap-1 text-ink-2">
+        Labels <SetMark of="labels" />
+      </span>
       <Choice
         label="Labels of the tabs"
         value={labelsOf(node)}
@@ -194,17 +199,17 @@ export function HubLookGroup({ id, node, said, set }: GroupProps<HubNode>) {
         checked={node.strip === true}
         onChange={(strip) => set("strip", strip || undefined, strip ? "with a strip of its own" : "without a strip")}
       >
-        Strip of its own
+        Strip of its own <SetMark of="strip" />
       </Check>
       <Says inset>{said.strip}</Says>
       <Check
         checked={node.floating === true}
         onChange={(floats) => set("floating", floats || undefined, floats ? "floats over the content" : "takes room")}
       >
-        Floats
+        Floats <SetMark of="floating" />
       </Check>
       <Says inset>{said.floating}</Says>
-      <Line label="Heading">
+      <Line label="Heading" of="heading">
         <TextLine
           value={node.heading?.title ?? ""}
           placeholder="none"

@@ -38,7 +38,7 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
   const options = [{ value: "as", label: "as above" }, ...kinds.map(({ value, label }) => ({ value, label }))];
   const place = placesOf(frame, id)[0];
   return (
-    <Group title="Opens as" wide room="min-w-60">
+    <Group title="Opens as" of="opens" wide room="min-w-60">
       <Choice
         label="Opens as"
         value={own}
@@ -48,7 +48,7 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
       <Says>{said.opens}</Says>
       {some.some((kind) => kind !== "push") && (
         <>
-          <Line label="Covers">
+          <Line label="Covers" of="over">
             <Choice
               label="What it covers"
               value={overOf(node)}
@@ -66,7 +66,7 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
       )}
       {some.includes("sheet") && (
         <>
-          <Line label="Rests at">
+          <Line label="Rests at" of="rest">
             <TextLine
               aria-label="Resting heights in percent"
               value={restOf(node)
@@ -82,7 +82,7 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
       )}
       {some.includes("side") && (
         <>
-          <Line label="From">
+          <Line label="From" of="edge">
             <Choice
               label="The edge it comes from"
               value={edgeOf(node)}
@@ -97,7 +97,7 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
         </>
       )}
       {bands.slice(1).map((band) => (
-        <Line key={band.id} label={`${band.id} ${band.from}+`}>
+        <Line key={band.id} label={`${band.id} ${band.from}+`} of="opensIn">
           <Select
             label={`Opens at ${band.id}`}
             className="grow"
@@ -109,7 +109,7 @@ export function OpensGroup({ frame, view, id, node, said, set }: GroupProps) {
       ))}
       {targets.length > 1 &&
         targets.map((target) => (
-          <Line key={target.id} label={target.id}>
+          <Line key={target.id} label={target.id} of="opensOn">
             <Select
               label={`Opens on ${target.label}`}
               className="grow"

@@ -15,7 +15,7 @@ export function PairGroup({ frame, id, node, said, set }: GroupProps<PairNode>) 
         <p>
           {node.list && nameOf(frame, node.list)} beside {node.detail && nameOf(frame, node.detail)}
         </p>
-        <Line label="Empty">
+        <Line label="Empty" of="empty">
           <TextLine
             value={node.empty ?? ""}
             placeholder="nothing"
@@ -26,7 +26,7 @@ export function PairGroup({ frame, id, node, said, set }: GroupProps<PairNode>) 
         <NoteLine node={node} set={set} />
       </Group>
       <Group title="Side by side">
-        <Line label="From">
+        <Line label="From" of="splitFrom">
           <Select
             label="Split from the band"
             className="grow"
@@ -36,7 +36,7 @@ export function PairGroup({ frame, id, node, said, set }: GroupProps<PairNode>) 
           />
         </Line>
         <Says>{said.splitFrom}</Says>
-        <Line label="List">
+        <Line label="List" of="ratio">
           <TextLine
             inputMode="numeric"
             aria-label="Share of the width for the list, percent"

@@ -21,7 +21,7 @@ export function StackGroup({
         <StartLine frame={frame} node={node} set={set} />
         <NoteLine node={node} set={set} />
         <Says>{said.start}</Says>
-        <Line label="Links on">
+        <Line label="Links on" of="base">
           <Select
             label="What a cold link is laid on"
             className="grow"

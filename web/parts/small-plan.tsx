@@ -1,17 +1,20 @@
 import { memo, useMemo } from "react";
-import { type Frame, planLayout } from "../../../core/index.js";
+import { type Frame, planLayout } from "../../core/index.js";
 
 export interface SmallPlanProps {
   frame: Frame;
   width: number;
   height: number;
+  /** What is not in this frame is lit. */
+  fresh?: Frame;
 }
 
 const most = 600;
 
 /** A frame's plan, small: its plates and cards without their names. */
-export const SmallPlan = memo(function SmallPlan({ frame, width, height }: SmallPlanProps) {
+export const SmallPlan = memo(function SmallPlan({ frame, width, height, fresh }: SmallPlanProps) {
   const layout = useMemo(() => planLayout(frame, { pictured: () => Object.keys(frame.nodes).length <= 120 }), [frame]);
+  const isFresh = (id: string): boolean => fresh !== undefined && !Object.hasOwn(fresh.nodes, id);
   return (
     <svg
       viewBox={`-4 -4 ${layout.width + 8} ${layout.height + 8}`}
@@ -60,7 +63,15 @@ export const SmallPlan = memo(function SmallPlan({ frame, width, height }: Small
         ))}
         {layout.cards.slice(0, most).map((card) => (
           <g key={`${card.parent} ${card.id}`}>
-            <rect x={card.x} y={card.y} width={card.width} height={card.height} rx={5} fill="var(--plate-2)" />
+            <rect
+              x={card.x}
+              y={card.y}
+              width={card.width}
+              height={card.height}
+              rx={5}
+              fill={isFresh(card.id) ? "var(--petrol-soft)" : "var(--plate-2)"}
+              stroke={isFresh(card.id) ? "var(--petrol)" : undefined}
+            />
             {card.picture && (
               <path
                 d={`M${card.x + 12} ${card.y + 20}h${card.width - 40}M${card.x + 12} ${card.y + 46}h${card.width - 24}M${card.x + 12} ${card.y + 64}h${card.width - 34}`}

@@ -1,0 +1,34 @@
+import { parentsOf } from "../frame/frame-index.js";
+import type { Edit } from "../edit/edit.js";
+import { plainName } from "../navigate/run.js";
+import { list } from "../says/words.js";
+import { cannot, type ChangeOfMind, planned } from "./change.js";
+
+/** What is pushed opens as a sheet, and what opens over the rest is pushed. */
+export const pushOrSheet: ChangeOfMind = {
+  id: "opens",
+  label: "Push or sheet",
+  says: "what is pushed opens as a sheet, and back",
+  plan: (frame, parts) => {
+    const ids = [...new Set(parts.map(({ id }) => id))];
+    if (ids.length === 0) return cannot("Choose what opens.");
+    const stuck = ids.find((id) => !parentsOf(frame, id).some((parent) => frame.nodes[parent]!.kind === "stack"));
+    if (stuck !== undefined)
+      return cannot(
+        `${plainName(frame, stuck)} stands in no stack, so nothing pushes it: tabs and panes are always there.`,
+      );
+    const lifts = (frame.nodes[ids[0]!]!.opens ?? "push") === "push";
+    const edits = ids.flatMap((id): Edit[] => [
+      { kind: "set", node: id, key: "opens", ...(lifts && { value: "sheet" }) },
+      ...(["opensIn", "opensOn"] as const).flatMap((key): Edit[] =>
+        frame.nodes[id]![key] ? [{ kind: "set", node: id, key }] : [],
+      ),
+    ]);
+    const names = list(ids.slice(0, 3).map((id) => plainName(frame, id)));
+    return planned({
+      edit: edits.length === 1 ? edits[0]! : { kind: "batch", edits },
+      label: lifts ? `${names} as a sheet` : `${names} pushed`,
+      choose: parts[0]!,
+    });
+  },
+};

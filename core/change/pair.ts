@@ -1,0 +1,63 @@
+import type { Edit } from "../edit/edit.js";
+import type { Frame, HubNode, Node, PairNode } from "../frame/types.js";
+import { plainName } from "../navigate/run.js";
+import { cannot, type ChangeOfMind, type ChangeResult, planned } from "./change.js";
+
+/** What a node keeps when it becomes a container of another kind. */
+const common = ({ title, note, tab, needs, opens, opensIn, opensOn, rest, over, edge, bars, header, motion }: Node) =>
+  Object.fromEntries(
+    Object.entries({ title, note, tab, needs, opens, opensIn, opensOn, rest, over, edge, bars, header, motion }).filter(
+      ([, value]) => value !== undefined,
+    ),
+  );
+
+const asPair = (frame: Frame, id: string, parent: string | null): ChangeResult => {
+  const node = frame.nodes[id] as HubNode;
+  if (node.children.length !== 2)
+    return cannot(`A pair is a list and a detail: ${plainName(frame, id)} has ${node.children.length} tabs.`);
+  const [list, detail] = node.children as [string, string];
+  const pair: PairNode = { kind: "pair", ...common(node), list, detail };
+  const edits: Edit[] = [
+    { kind: "restore", nodes: { [id]: { node: pair } } },
+    ...[list, detail].flatMap((child): Edit[] =>
+      frame.nodes[child]!.tab ? [{ kind: "set", node: child, key: "tab" }] : [],
+    ),
+  ];
+  return planned({
+    edit: { kind: "batch", edits },
+    label: `Turn ${plainName(frame, id)} into a pair`,
+    choose: { id, parent },
+  });
+};
+
+const asHub = (frame: Frame, id: string, parent: string | null): ChangeResult => {
+  const node = frame.nodes[id] as PairNode;
+  const children = [node.list!, node.detail!];
+  const hub: HubNode = { kind: "hub", ...common(node), children };
+  const edits: Edit[] = [
+    { kind: "restore", nodes: { [id]: { node: hub } } },
+    ...children.flatMap((child): Edit[] =>
+      frame.nodes[child]!.tab ? [] : [{ kind: "set", node: child, key: "tab", value: { icon: "circle-dashed" } }],
+    ),
+  ];
+  return planned({
+    edit: { kind: "batch", edits },
+    label: `Turn ${plainName(frame, id)} into tabs`,
+    choose: { id, parent },
+  });
+};
+
+/** Two tabs become a list beside its detail, and back. */
+export const pairOrTabs: ChangeOfMind = {
+  id: "pair",
+  label: "Pair or tabs",
+  says: "two tabs become a list beside its detail, and back",
+  plan: (frame, parts) => {
+    const [part] = parts;
+    if (!part || parts.length > 1) return cannot("Choose one hub or one pair.");
+    const { kind } = frame.nodes[part.id]!;
+    if (kind === "hub") return asPair(frame, part.id, part.parent);
+    if (kind === "pair") return asHub(frame, part.id, part.parent);
+    return cannot("Choose a hub with two tabs, or a pair.");
+  },
+};

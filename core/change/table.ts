@@ -1,0 +1,20 @@
+import type { ChangeOfMind } from "./change.js";
+import { pushOrSheet } from "./opens.js";
+import { pairOrTabs } from "./pair.js";
+import { share, split } from "./share.js";
+import { makeTab } from "./tab.js";
+import { unwrap } from "./unwrap.js";
+import { wrapInHub, wrapInSheet, wrapInStack } from "./wrap.js";
+
+/** All changes of mind, in the order they are offered. */
+export const changes: readonly ChangeOfMind[] = [
+  pushOrSheet,
+  makeTab,
+  wrapInStack,
+  wrapInHub,
+  wrapInSheet,
+  unwrap,
+  pairOrTabs,
+  share,
+  split,
+];

@@ -1,0 +1,79 @@
+import type { Edit } from "../edit/edit.js";
+import { childrenOf, startOf } from "../frame/defaults.js";
+import { mapReferences, referencesOf } from "../frame/references.js";
+import type { ContainerNode, Frame, Id, Node, PairNode } from "../frame/types.js";
+import { plainName } from "../navigate/run.js";
+import { cannot, type ChangeOfMind, planned } from "./change.js";
+
+/** The edits by which what leads to a node leads to another. */
+export const leadElsewhere = (frame: Frame, from: Id, to: Id, only?: ReadonlySet<Id>): Edit[] => {
+  const map = (id: Id): Id => (id === from ? to : id);
+  const edits: Edit[] = [];
+  for (const [id, node] of Object.entries(frame.nodes)) {
+    if ((only && !only.has(id)) || !referencesOf(node).some((reference) => reference.to === from)) continue;
+    const next = mapReferences(node, map);
+    for (const key of new Set([...Object.keys(node), ...Object.keys(next)]) as Set<keyof Node>)
+      if (next[key] !== node[key]) edits.push({ kind: "set", node: id, key, value: next[key] });
+  }
+  return edits;
+};
+
+const firstOf = (node: ContainerNode): Id | undefined => (node.kind === "pair" ? node.list : startOf(node));
+
+/** Takes a container away and leaves what it holds in its place. */
+export const unwrap: ChangeOfMind = {
+  id: "unwrap",
+  label: "Unwrap",
+  says: "takes the container away; what it holds stays in its place",
+  plan: (frame, parts) => {
+    const [part] = parts;
+    if (!part || parts.length > 1) return cannot("Choose one container.");
+    const { id, parent } = part;
+    const node = frame.nodes[id]!;
+    if (node.kind === "screen") return cannot("A screen holds nothing.");
+    if (parent === null)
+      return cannot(
+        id === frame.root ? "The root holds everything and stays." : "It is loose: it has no place to leave it in.",
+      );
+    const holder = frame.nodes[parent] as ContainerNode;
+    const children = childrenOf(node);
+    const first = firstOf(node)!;
+    if (holder.kind === "pair" && children.length > 1) return cannot("A pane of a pair holds one thing.");
+    const edits: Edit[] = leadElsewhere(frame, id, first);
+    const stays = children.filter((child) => !childrenOf(holder).includes(child));
+    if (holder.kind === "pair") {
+      const key: keyof PairNode = holder.list === id ? "list" : "detail";
+      const [child] = stays as [Id];
+      edits.push(
+        { kind: "move", id: child, from: id, to: null, after: null },
+        { kind: "set", node: parent, key, value: child },
+      );
+    } else {
+      let after: Id = id;
+      for (const child of stays) {
+        edits.push({ kind: "move", id: child, from: id, to: parent, after });
+        after = child;
+      }
+      if (holder.kind === "hub")
+        for (const child of stays) {
+          const tab = child === first ? (node.tab ?? frame.nodes[child]!.tab) : frame.nodes[child]!.tab;
+          edits.push({ kind: "set", node: child, key: "tab", value: tab ?? { icon: "circle-dashed" } });
+        }
+      if (startOf(holder) === id) edits.push({ kind: "set", node: parent, key: "start", value: first });
+      if (holder.kind === "stack" && holder.base === id)
+        edits.push({ kind: "set", node: parent, key: "base", value: first });
+    }
+    // what opened over the rest goes on doing so
+    for (const key of ["opens", "opensIn", "opensOn", "over", "rest", "edge"] as const)
+      if (node[key] !== undefined && holder.kind === "stack" && startOf(holder) !== id)
+        edits.push({ kind: "set", node: first, key, value: node[key] });
+    if (frame.address?.lost === id)
+      edits.push({ kind: "setFrame", key: "address", value: { ...frame.address, lost: first } });
+    edits.push({ kind: "remove", id });
+    return planned({
+      edit: { kind: "batch", edits },
+      label: `Unwrap ${plainName(frame, id)}`,
+      choose: { id: first, parent },
+    });
+  },
+};

@@ -1,0 +1,151 @@
+import { readPattern } from "../address/pattern.js";
+import { childrenOf, nodeDefaults } from "../frame/defaults.js";
+import { segmentsOf } from "../frame/pointer.js";
+import { subtreeOf } from "../frame/frame-index.js";
+import { mapReferences, referencesOf } from "../frame/references.js";
+import type { Frame, Id, Node } from "../frame/types.js";
+import { addTops } from "./add-tops.js";
+import { applySoundly } from "./apply.js";
+import type { Edit } from "./edit.js";
+import { idFrom } from "./naming.js";
+import type { Part } from "./part.js";
+
+/** Parts of a frame on their way to another place, another frame or another window, with everything they say. */
+export interface Clip {
+  format: "handy-frame-parts/1";
+  tops: Id[];
+  nodes: Record<Id, Node>;
+}
+
+/** The media type a clip travels under beside its plain text. */
+export const clipType = "application/vnd.handy-frame.parts+json";
+
+export const clipOf = (frame: Frame, parts: readonly Part[]): Clip => {
+  const nodes: Record<Id, Node> = {};
+  const tops = parts.flatMap(({ id }) => (id === frame.root ? [...childrenOf(frame.nodes[id]!)] : [id]));
+  for (const top of tops) for (const id of subtreeOf(frame, top)) nodes[id] = frame.nodes[id]!;
+  return { format: "handy-frame-parts/1", tops: [...new Set(tops)], nodes };
+};
+
+/** Whether a value can be gone through as a node; what is not, breaks it and is caught by who reads. */
+const isNode = (value: Node): boolean => {
+  if (typeof value !== "object" || value === null || !Object.hasOwn(nodeDefaults, value.kind)) return false;
+  referencesOf(value);
+  if (value.kind !== "stack" && value.kind !== "hub") return true;
+  return Array.isArray(value.children) && value.children.every((id) => typeof id === "string");
+};
+
+/** The clip that a text is; null when it is none. */
+export const readClip = (text: string): Clip | null => {
+  try {
+    const value = JSON.parse(text) as Partial<Clip>;
+    const { format, tops, nodes } = value;
+    const isRight =
+      format === "handy-frame-parts/1" &&
+      Array.isArray(tops) &&
+      tops.length > 0 &&
+      typeof nodes === "object" &&
+      nodes !== null &&
+      tops.every((top) => typeof top === "string" && Object.hasOwn(nodes, top)) &&
+      Object.values(nodes).every(isNode);
+    return isRight ? (value as Clip) : null;
+  } catch {
+    return null;
+  }
+};
+
+const structure = new Set(["kind", "children", "list", "detail"]);
+
+/** Takes out what a fault is about: one of a list, else the whole key; says whether there was anything to take. */
+const dropAt = (nodes: Record<Id, Node>, [table, id, key, index]: readonly string[], left: string[]): boolean => {
+  const node = table === "nodes" && id !== undefined ? nodes[id] : undefined;
+  if (!node || key === undefined || structure.has(key) || !(key in node)) return false;
+  const { [key as keyof Node]: value, ...rest } = node as unknown as Record<string, unknown>;
+  const kept = Array.isArray(value) && index !== undefined ? value.filter((_, i) => i !== Number(index)) : [];
+  nodes[id!] = (kept.length ? { ...rest, [key]: kept } : rest) as unknown as Node;
+  left.push(`${node.title ?? id}: ${key}`);
+  return true;
+};
+
+const shapesOf = (path: string): readonly string[] => {
+  const read = readPattern(path);
+  return read.ok ? read.pattern.shapes : [];
+};
+
+/** Takes out the addresses that lead to screens of the frame already. */
+const dropTakenAddresses = (frame: Frame, nodes: Record<Id, Node>, left: string[]): void => {
+  const taken = new Set<string>();
+  for (const node of Object.values(frame.nodes))
+    if (node.kind === "screen")
+      for (const path of [node.path, ...(node.also ?? [])])
+        if (path !== undefined) for (const shape of shapesOf(path)) taken.add(shape);
+  const isTaken = (path: string): boolean => shapesOf(path).some((shape) => taken.has(shape));
+  for (const [id, node] of Object.entries(nodes)) {
+    if (node.kind !== "screen") continue;
+    if (node.path !== undefined && isTaken(node.path)) dropAt(nodes, ["nodes", id, "path"], left);
+    if (node.also?.some(isTaken)) dropAt(nodes, ["nodes", id, "also"], left);
+  }
+};
+
+export interface PastedClip {
+  edit: Edit;
+  tops: Id[];
+  /** What could not come along, as “Plot: path”. */
+  left: string[];
+}
+
+const renamed = (node: Node, map: (id: Id) => Id, keeps: (id: Id) => boolean): Node => {
+  let next = mapReferences(node, (id) => (keeps(id) ? map(id) : null));
+  if ("children" in next) next = { ...next, children: next.children.map(map) };
+  if ("start" in next && next.start !== undefined) next = { ...next, start: map(next.start) };
+  if ("base" in next && next.base) next = { ...next, base: map(next.base) };
+  if (next.kind === "pair")
+    next = { ...next, ...(next.list && { list: map(next.list) }), ...(next.detail && { detail: map(next.detail) }) };
+  return next;
+};
+
+/**
+ * Puts a clip into a frame: ids that are taken are numbered on, ways to what is not there are left out, and so is what this
+ * frame cannot have, such as an address that another screen has or a fact it does not know. Null when it does not go at all.
+ */
+export const pasteClip = (
+  frame: Frame,
+  clip: Clip,
+  { parent, after }: { parent: Id | null; after: Id | null },
+): PastedClip | null => {
+  const ids = new Map<Id, Id>();
+  const used = new Set<Id>();
+  for (const id of Object.keys(clip.nodes)) {
+    const free = Object.hasOwn(frame.nodes, id)
+      ? idFrom(id.replace(/\d+$/, ""), (other) => Object.hasOwn(frame.nodes, other) || used.has(other))
+      : id;
+    used.add(free);
+    ids.set(id, free);
+  }
+  const map = (id: Id): Id => ids.get(id) ?? id;
+  const left: string[] = [];
+  const nodes: Record<Id, Node> = {};
+  for (const [id, node] of Object.entries(clip.nodes))
+    nodes[map(id)] = renamed(node, map, (to) => ids.has(to) || Object.hasOwn(frame.nodes, to));
+  const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
+  for (const top of clip.tops) {
+    const node = nodes[map(top)]!;
+    if (hub && !node.tab) nodes[map(top)] = { ...node, tab: { icon: "circle-dashed" } };
+    if (!hub && node.tab) {
+      const { tab: _, ...rest } = node;
+      nodes[map(top)] = rest as Node;
+    }
+  }
+  dropTakenAddresses(frame, nodes, left);
+  const tops = clip.tops.map(map);
+  const edit = (): Edit => addTops(nodes, tops, { parent, after });
+  // each round takes out what is in the way; what is wrong with the structure itself cannot be taken out
+  for (let round = 0; round < 8; round += 1) {
+    const result = applySoundly(frame, edit());
+    if (result.ok) return { edit: edit(), tops, left };
+    const told = new Set(result.faults.map(({ pointer }) => segmentsOf(pointer).slice(0, 4).join("/")));
+    const dropped = [...told].reverse().filter((at) => dropAt(nodes, at.split("/"), left));
+    if (dropped.length === 0) return null;
+  }
+  return null;
+};

@@ -1,0 +1,93 @@
+import type { Frame, Id } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import type { NavigationEvent } from "../navigate/events.js";
+import { topOf } from "../navigate/focus.js";
+import { choicesAt } from "../navigate/route.js";
+import { snapshotOf } from "../navigate/snapshot.js";
+import type { State } from "../navigate/state.js";
+import { launch, step, type Step } from "../navigate/step.js";
+import { canExplore, exploredOf } from "../navigate/ways.js";
+
+/** One step of a route: what a person does, and the screen it brings. */
+export interface RouteStep {
+  events: NavigationEvent[];
+  /** The screen it is done on, and the state then. */
+  from: Id;
+  before: State;
+  to: Id;
+  after: State;
+  moves: Step["moves"];
+}
+
+/** A way from one screen to another that a person could take. */
+export interface Route {
+  /** The state it starts in: as a person first comes to the screen. */
+  start: State;
+  steps: RouteStep[];
+  /** What Back does at its end: ids of screens, then how it ends. */
+  ladder: string[];
+}
+
+/** So many states are looked at before the search is given up. */
+const mostLooked = 3000;
+/** A screen is gone through by so many ways, so that routes differ. */
+const mostVisits = 3;
+
+const startOn = (frame: Frame, view: View, id: Id): State => {
+  const known = canExplore(frame) ? exploredOf(frame, view).get(id) : undefined;
+  return known?.state ?? step(frame, view, launch(frame, view).state, { do: "open", to: id }).state;
+};
+
+interface Reached {
+  state: State;
+  steps: RouteStep[];
+}
+
+/**
+ * The routes with the fewest steps from one screen to another, the shortest first; none passes a screen twice. Those that
+ * differ in their screens are told apart, not those that differ in how one is tapped. At most `most`, and none with more
+ * than two steps beyond the shortest.
+ */
+export const routesBetween = (frame: Frame, view: View, from: Id, to: Id, most = 3): Route[] => {
+  const lens = { frame, view };
+  const start = startOn(frame, view, from);
+  if (topOf(lens, start.root).node !== from || from === to) return [];
+  const queue: Reached[] = [{ state: start, steps: [] }];
+  const visits = new Map<Id, number>();
+  const routes: Route[] = [];
+  const told = new Set<string>();
+  let looked = 0;
+  for (const at of queue) {
+    const shortest = routes[0]?.steps.length ?? Infinity;
+    if (routes.length >= most || looked > mostLooked || at.steps.length >= shortest + 2) break;
+    const passed = new Set([from, ...at.steps.map((each) => each.to)]);
+    for (const events of choicesAt(frame, view, at.state)) {
+      looked += 1;
+      let now: Step = { state: at.state, moves: [], notes: [] };
+      const moves = events.flatMap((event) => (now = step(frame, view, now.state, event)).moves);
+      const top = topOf(lens, now.state.root).node;
+      if (now.state === at.state || now.state.outside || passed.has(top)) continue;
+      const made = {
+        events,
+        from: topOf(lens, at.state.root).node,
+        before: at.state,
+        to: top,
+        after: now.state,
+        moves,
+      };
+      const steps = [...at.steps, made];
+      if (top === to) {
+        const key = steps.map((each) => each.to).join(" ");
+        if (told.has(key) || routes.length >= most) continue;
+        told.add(key);
+        routes.push({ start, steps, ladder: snapshotOf(frame, view, now).back });
+        continue;
+      }
+      const count = visits.get(top) ?? 0;
+      if (count >= mostVisits) continue;
+      visits.set(top, count + 1);
+      queue.push({ state: now.state, steps });
+    }
+  }
+  return routes;
+};

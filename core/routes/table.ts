@@ -1,0 +1,53 @@
+import { isAttached } from "../frame/frame-index.js";
+import type { Frame, Id } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import { type TakenWay, takeWay, type Way, waysOut } from "../navigate/ways.js";
+import { losesBar, overlayWord } from "../says/words.js";
+
+/** One way of a frame, with how it goes and what it covers, in words. */
+export interface WayRow {
+  way: Way;
+  how: string;
+  covers: string;
+  /** What Back does after it: ids of screens, then how it ends; empty when it cannot be taken. */
+  back: readonly string[];
+}
+
+const howSays = (frame: Frame, way: Way, { snapshot }: TakenWay): string => {
+  const { overlay, notes, moves } = snapshot;
+  const node = frame.nodes[way.from];
+  const tab = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";
+  if (overlay && moves.some((move) => move.kind === "open")) return `${tab}${overlayWord[overlay.opens]}`;
+  const last = moves.at(-1)?.kind;
+  const action = node?.kind === "screen" ? node.actions?.find(({ id }) => id === way.action)?.do : undefined;
+  if (action?.kind === "open" && action.how)
+    return `${tab}${action.how === "clear" ? "clears the way" : "in place of it"}`;
+  if (last === "replace") return `${tab}in the other pane`;
+  if (last === "pop" || last === "close") return `${tab}back to what lies beneath`;
+  if (last === "switch" || tab) return "changes the tab";
+  return last === "push" ? "pushed" : "changes nothing";
+};
+
+const coversSays = ({ snapshot }: TakenWay): string => {
+  const { overlay, bars, shown } = snapshot;
+  if (overlay) return bars.some((bar) => !bar.inert) ? "what lies beneath it" : "everything";
+  if (shown.length > 1) return "nothing: beside its list";
+  const seen = bars.findLast((bar) => bar.face !== "drawer" && !bar.inert);
+  if (seen) return `nothing: the ${seen.face} stays`;
+  return bars.length
+    ? "nothing: its drawer can be opened"
+    : losesBar(snapshot) === "hides"
+      ? "hides the bar"
+      : "the bar";
+};
+
+const rowOf = (frame: Frame, view: View, way: Way): WayRow => {
+  if (!isAttached(frame, way.to)) return { way, how: "leads nowhere: loose", covers: "", back: [] };
+  const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
+  if (!taken) return { way, how: "cannot be taken here", covers: "", back: [] };
+  return { way, how: howSays(frame, way, taken), covers: coversSays(taken), back: taken.snapshot.back };
+};
+
+/** All ways out of these nodes, else of the whole frame, in the order of its nodes; each is taken to see what it does. */
+export const wayRows = (frame: Frame, view: View, ids: readonly Id[] = Object.keys(frame.nodes)): WayRow[] =>
+  ids.flatMap((id) => waysOut(id, frame.nodes[id]!).map((way) => rowOf(frame, view, way)));

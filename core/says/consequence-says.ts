@@ -1,0 +1,31 @@
+import type { Frame } from "../frame/types.js";
+import type { Consequences } from "../navigate/consequences.js";
+import { plainName } from "../navigate/run.js";
+
+const ways = (count: number): string => `${count} ${count === 1 ? "way" : "ways"} in`;
+
+const overlaySays = {
+  push: "is pushed here",
+  sheet: "opens as a sheet here",
+  dialog: "opens as a dialog here",
+  side: "opens as a side panel here",
+  fullscreen: "opens as a full screen here",
+} as const;
+
+/** What a change does to a node, in a few words each, the gravest first; empty when nothing a person sees is other than before. */
+export const consequenceSays = (frame: Frame, consequences: Consequences): string[] => {
+  const { faults, bars, tab, header, overlay, back, changed, broken, loose } = consequences;
+  if (faults.length) return [faults[0]!.received, faults[0]!.remedy];
+  const name = (id: string): string => (id === "exit" ? "out" : id === "stay" ? "nowhere" : plainName(frame, id));
+  const said: string[] = [];
+  if (!loose && overlay.before !== overlay.after) said.push(overlaySays[overlay.after ?? "push"]);
+  if (!loose && bars.before !== bars.after) said.push(bars.after ? "the bar shows here" : "the bar is covered here");
+  if (!loose && tab.before !== null && tab.after !== null && tab.before !== tab.after)
+    said.push(`${plainName(frame, tab.after)} is lit, not ${plainName(frame, tab.before)}`);
+  if (!loose && header.before !== header.after) said.push(header.after ? "gets a header" : "loses its header");
+  if (!loose && back.before.join() !== back.after.join() && back.after.length)
+    said.push(`Back goes to ${back.after.map(name).slice(0, 3).join(", ")}${back.after.length > 3 ? " …" : ""}`);
+  if (changed.length) said.push(`${ways(changed.length)} change${changed.length === 1 ? "s" : ""}`);
+  if (broken.length) said.push(`${ways(broken.length)} lead${broken.length === 1 ? "s" : ""} nowhere`);
+  return said;
+};

@@ -1,0 +1,135 @@
+import { childrenOf } from "../frame/defaults.js";
+import { equal } from "../frame/equal.js";
+import { parentsOf } from "../frame/frame-index.js";
+import type { Action, Frame, Id, Node } from "../frame/types.js";
+import { plainName } from "../navigate/run.js";
+import { isSetHere, settings, valueSays } from "../settings/settings.js";
+import { list } from "./words.js";
+
+/** One thing that is other in a frame than in another. */
+export interface Difference {
+  /** The node it is about; null for the frame itself. */
+  id: Id | null;
+  says: string;
+}
+
+const fieldWords: Record<string, string> = {
+  name: "the name",
+  theme: "the theme",
+  targets: "the targets",
+  bands: "the widths",
+  facts: "the facts",
+  address: "the app's addresses",
+  motions: "the motions",
+  motion: "which motion is used",
+  journeys: "the journeys",
+  linkCases: "the kept links",
+};
+
+const parentNames = (frame: Frame, id: Id): string =>
+  list(parentsOf(frame, id).map((parent) => plainName(frame, parent))) || "nothing";
+
+/** Added or gone: told of the outermost ones, with how many are inside them. */
+const cameOrWent = (one: Frame, other: Frame, say: (id: Id, where: string, inside: number) => string): Difference[] => {
+  const isNew = (id: Id): boolean => Object.hasOwn(one.nodes, id) && !Object.hasOwn(other.nodes, id);
+  const count = (id: Id, seen: Set<Id>): number => {
+    let sum = 0;
+    for (const child of childrenOf(one.nodes[id]!))
+      if (isNew(child) && !seen.has(child)) {
+        seen.add(child);
+        sum += 1 + count(child, seen);
+      }
+    return sum;
+  };
+  return Object.keys(one.nodes)
+    .filter((id) => isNew(id) && !parentsOf(one, id).some(isNew))
+    .map((id) => ({ id, says: say(id, parentNames(one, id), count(id, new Set())) }));
+};
+
+const actionsSay = (before: readonly Action[], after: readonly Action[]): string => {
+  const fresh = after.filter(({ id }) => !before.some((other) => other.id === id));
+  const gone = before.filter(({ id }) => !after.some((other) => other.id === id));
+  const other = after.filter((action) => {
+    const was = before.find(({ id }) => id === action.id);
+    return was !== undefined && !equal(was, action);
+  });
+  const said = [
+    fresh.length && `new action ${list(fresh.map(({ label }) => label))}`,
+    gone.length && `no action ${list(gone.map(({ label }) => label))} any more`,
+    other.length && `another ${list(other.map(({ label }) => label))}`,
+  ].filter(Boolean);
+  return said.length ? said.join(", ") : "its actions in another order";
+};
+
+const keySays = (before: Frame, after: Frame, id: Id, key: string): string => {
+  const [was, is] = [before.nodes[id]!, after.nodes[id]!] as unknown as Record<string, unknown>[];
+  if (key === "title") return `called ${JSON.stringify(is![key] ?? id)}, was ${JSON.stringify(was![key] ?? id)}`;
+  if (key === "actions" || key === "extras")
+    return actionsSay((was![key] ?? []) as Action[], (is![key] ?? []) as Action[]);
+  if (key === "path") return is![key] === undefined ? "no address any more" : `address ${String(is![key])}`;
+  const setting = settings.find((each) => each.key === key);
+  if (!setting) return key === "tab" ? "another tab look" : key === "body" ? "another body" : `another ${key}`;
+  const node = after.nodes[id]!;
+  const isSet = isSetHere(node, key);
+  const value = isSet ? is![key] : setting.fallback(after, node);
+  const named = typeof value === "string" && Object.hasOwn(after.nodes, value) ? plainName(after, value) : null;
+  return `${setting.label.toLowerCase()} ${named ?? valueSays(after, setting, value)}${isSet ? "" : ", as by default"}`;
+};
+
+const places = new Set(["children", "list", "detail", "kind"]);
+
+const nodeSays = (before: Frame, after: Frame, id: Id): string[] => {
+  const [was, is] = [before.nodes[id]!, after.nodes[id]!];
+  if (was === is) return [];
+  const name = plainName(after, id);
+  const said: string[] = [];
+  if (was.kind !== is.kind) said.push(`${name} is a ${is.kind} now, was a ${was.kind}`);
+  const keys = new Set([...Object.keys(was), ...Object.keys(is)]) as Set<keyof Node>;
+  for (const key of keys)
+    if (!places.has(key) && !equal(was[key], is[key])) said.push(`${name}: ${keySays(before, after, id, key)}`);
+  const [a, b] = [childrenOf(was), childrenOf(is)];
+  const order = (ids: readonly Id[], others: readonly Id[]) => ids.filter((child) => others.includes(child)).join();
+  if (was.kind === is.kind && order(a, b) !== order(b, a)) said.push(`reordered ${name}`);
+  return said;
+};
+
+/** What is other in one frame than in an earlier one, in plain words: what came, went and moved first. */
+export const differencesOf = (before: Frame, after: Frame): Difference[] => {
+  if (before === after) return [];
+  const inside = (count: number) => (count ? ` with ${count} inside` : "");
+  const moved: Difference[] = [];
+  const changed: Difference[] = [];
+  for (const id of Object.keys(after.nodes)) {
+    if (!Object.hasOwn(before.nodes, id)) continue;
+    const [from, to] = [[...parentsOf(before, id)].sort(), [...parentsOf(after, id)].sort()];
+    if (from.join() !== to.join()) {
+      const more = to.filter((parent) => !from.includes(parent));
+      const isMore = from.every((parent) => to.includes(parent)) && from.length > 0;
+      const name = plainName(after, id);
+      moved.push({
+        id,
+        says:
+          to.length === 0
+            ? `${name} is loose now`
+            : isMore
+              ? `shared ${name} with ${list(more.map((parent) => plainName(after, parent)))}`
+              : `moved ${name} from ${parentNames(before, id)} to ${parentNames(after, id)}`,
+      });
+    }
+    for (const says of nodeSays(before, after, id)) changed.push({ id, says });
+  }
+  const fields = new Set([...Object.keys(before), ...Object.keys(after)]) as Set<keyof Frame>;
+  const framed = [...fields]
+    .filter((key) => key !== "nodes" && key !== "format" && !equal(before[key], after[key]))
+    .map((key) => ({
+      id: null,
+      says: key === "name" ? `the frame is called ${JSON.stringify(after.name)}` : `changed ${fieldWords[key] ?? key}`,
+    }));
+  return [
+    ...cameOrWent(after, before, (id, where, n) => `added ${plainName(after, id)} in ${where}${inside(n)}`),
+    ...cameOrWent(before, after, (id, where, n) => `took ${plainName(before, id)} out of ${where}${inside(n)}`),
+    ...moved,
+    ...changed,
+    ...framed,
+  ];
+};

@@ -1,0 +1,35 @@
+import type { Part } from "../edit/part.js";
+import { childrenOf, startOf } from "../frame/defaults.js";
+import { parentsOf, placesOf } from "../frame/frame-index.js";
+import type { Frame, Id } from "../frame/types.js";
+
+const isStart = (frame: Frame, { id, parent }: Part): boolean => {
+  const holder = parent === null ? undefined : frame.nodes[parent];
+  return holder !== undefined && (holder.kind === "stack" || holder.kind === "hub") && startOf(holder) === id;
+};
+
+/** What a node is in the structure: its kind, what holds it, how it opens, and whether its stack starts with it. */
+const likeness = (frame: Frame, part: Part): string => {
+  const node = frame.nodes[part.id]!;
+  const holder = part.parent === null ? null : frame.nodes[part.parent]!.kind;
+  return JSON.stringify([node.kind, holder, node.opens ?? "push", holder === "stack" && isStart(frame, part)]);
+};
+
+const everyPart = (frame: Frame): Part[] =>
+  Object.keys(frame.nodes).map((id) => ({ id, parent: placesOf(frame, id)[0] ?? parentsOf(frame, id)[0] ?? null }));
+
+/** All nodes of the same kind, each once. */
+export const sameKind = (frame: Frame, { id }: Part): Part[] => {
+  const { kind } = frame.nodes[id]!;
+  return everyPart(frame).filter((part) => frame.nodes[part.id]!.kind === kind && part.id !== frame.root);
+};
+
+/** All nodes that are like this one: of its kind, opened as it is, in such a container. */
+export const alike = (frame: Frame, part: Part): Part[] => {
+  const wanted = likeness(frame, part);
+  return everyPart(frame).filter((each) => likeness(frame, each) === wanted);
+};
+
+/** What stands beside it, itself among it. */
+export const siblings = (frame: Frame, { id, parent }: Part): Part[] =>
+  parent === null ? [{ id, parent }] : childrenOf(frame.nodes[parent]!).map((child: Id) => ({ id: child, parent }));

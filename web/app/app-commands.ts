@@ -1,0 +1,47 @@
+import { useMemo } from "react";
+import { useNavigate, useParams } from "react-router";
+import { type Command, useCommands } from "./commands.js";
+import { useOpenFrame, useSession } from "./open-frame.js";
+import { setDark, useDark } from "./theme.js";
+
+/** What can be done with the whole frame, wherever one is in it. */
+export const useAppCommands = (onHistory: () => void): void => {
+  const opened = useOpenFrame();
+  const { id = "" } = useParams();
+  const navigate = useNavigate();
+  const dark = useDark();
+  const sideBySide = useSession((session) => session.sideBySide);
+  const undone = useSession((session) => session.history.undone.at(-1)?.label);
+  const done = useSession((session) => session.history.done.at(-1)?.label);
+  const commands = useMemo<Command[]>(
+    () => [
+      { id: "undo", label: "Undo", keys: ["Ctrl Z"], ...(done && { says: done }), run: () => opened.undo() },
+      { id: "redo", label: "Redo", keys: ["Ctrl Shift Z"], ...(undone && { says: undone }), run: () => opened.redo() },
+      { id: "history", label: "Changes and restore", says: "every revision", run: onHistory },
+      { id: "relaunch", label: "Start the device over", run: () => opened.relaunch() },
+      { id: "device-back", label: "Back on the device", run: () => opened.send({ do: "back" }) },
+      {
+        id: "side-by-side",
+        label: sideBySide ? "One device" : "All targets side by side",
+        run: () => opened.showAllTargets(!sideBySide),
+      },
+      {
+        id: "theme",
+        label: "Theme and bars of the app",
+        says: "colours, marks, sizes",
+        run: () => opened.showPanel("theme"),
+      },
+      {
+        id: "devices",
+        label: "Devices, widths and facts",
+        says: "targets, bands",
+        run: () => opened.showPanel("devices"),
+      },
+      { id: "dark", label: dark ? "Light theme" : "Dark theme", run: () => setDark(!dark) },
+      { id: "download", label: "Download the file", run: () => location.assign(`/api/frames/${id}/file`) },
+      { id: "shelf", label: "To the shelf", says: "all frames", run: () => void navigate("/") },
+    ],
+    [opened, id, navigate, dark, sideBySide, done, undone, onHistory],
+  );
+  useCommands("app", commands);
+};

@@ -1,0 +1,57 @@
+import { useEffect } from "react";
+
+/** Something that can be done, by its key or by being found. */
+export interface Command {
+  id: string;
+  label: string;
+  /** Keys that do it, such as `N`, `Shift N` or `Ctrl D`; the first one is shown. */
+  keys?: readonly string[];
+  /** Said behind its name. */
+  says?: string;
+  run: () => void;
+}
+
+/** Commands, or what makes them once they are asked for. */
+export type Offer = readonly Command[] | (() => readonly Command[]);
+
+const board = new Map<string, Offer>();
+
+/** Everything that can be done now, by all that is on the page. */
+export const commandsNow = (): readonly Command[] =>
+  [...board.values()].flatMap((offer) => (typeof offer === "function" ? offer() : offer));
+
+/** Offers commands while the component is there. */
+export const useCommands = (source: string, commands: Offer): void => {
+  useEffect(() => {
+    board.set(source, commands);
+  }, [source, commands]);
+  useEffect(() => () => void board.delete(source), [source]);
+};
+
+interface Pressed {
+  key: string;
+  ctrlKey: boolean;
+  metaKey: boolean;
+  shiftKey: boolean;
+  altKey: boolean;
+}
+
+/** Whether a key press is what `keys` names. A sign such as + may need Shift on some keyboards, so there it is not asked for. */
+export const isPressed = (keys: string, event: Pressed): boolean => {
+  const parts = keys.split(" ");
+  const key = parts.pop()!;
+  const isSign = key.length === 1 && key.toLowerCase() === key.toUpperCase();
+  return (
+    event.key.toLowerCase() === key.toLowerCase() &&
+    (event.ctrlKey || event.metaKey) === parts.includes("Ctrl") &&
+    event.altKey === parts.includes("Alt") &&
+    (isSign || event.shiftKey === parts.includes("Shift"))
+  );
+};
+
+/** Does what a key press is for; says whether there was anything. */
+export const runByKey = (commands: readonly Command[], event: Pressed): boolean => {
+  const command = commands.find(({ keys }) => keys?.some((each) => isPressed(each, event)));
+  command?.run();
+  return command !== undefined;
+};

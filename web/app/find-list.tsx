@@ -1,0 +1,156 @@
+import { type RefObject, useEffect, useImperativeHandle, useMemo, useRef, useState } from "react";
+import {
+  createFinder,
+  find,
+  type Findable,
+  findablesOf,
+  type Finder,
+  type Found,
+  type Frame,
+  type FrameFindable,
+  placesOf,
+} from "../../core/index.js";
+import { type Command, commandsNow } from "./commands.js";
+import type { FindKeys } from "./finder.js";
+import { useOpenFrame, useSession } from "./open-frame.js";
+import { useChosen } from "./place.js";
+import { focusPlan } from "./focus-plan.js";
+import { recentIn, remember } from "./recent.js";
+
+interface CommandFindable extends Findable {
+  command: Command;
+}
+type Any = FrameFindable | CommandFindable;
+
+const isCommand = (item: Any): item is CommandFindable => "command" in item;
+
+const findersOf = new WeakMap<Frame, Finder<FrameFindable>>();
+const finderOf = (frame: Frame): Finder<FrameFindable> => {
+  let finder = findersOf.get(frame);
+  if (!finder) findersOf.set(frame, (finder = createFinder(findablesOf(frame))));
+  return finder;
+};
+
+const sortWord = { screen: "screen", container: "plate", action: "action", address: "address" } as const;
+
+export interface FindListProps {
+  text: string;
+  keys: RefObject<FindKeys | null>;
+  /** Where the focus was before the find box: it goes back there once something was done. */
+  back: RefObject<HTMLElement | null>;
+  onDone: () => void;
+}
+
+/** What answers to the letters typed: the best first, with its key; while nothing is typed, what was found last. */
+export default function FindList({ text, keys, back, onDone }: FindListProps) {
+  const opened = useOpenFrame();
+  const frame = useSession((session) => session.frame);
+  const id = useSession((session) => session.id);
+  const [chosen, choose] = useChosen();
+  const [at, setAt] = useState(0);
+  const list = useRef<HTMLUListElement>(null);
+
+  const commands = useMemo(
+    () =>
+      createFinder<CommandFindable>(
+        commandsNow().map((command) => ({
+          key: `command ${command.id}`,
+          label: command.label,
+          says: command.says ?? "",
+          ...(command.keys?.[0] && { keys: command.keys[0] }),
+          command,
+        })),
+      ),
+    [],
+  );
+  const found = useMemo<Found<Any>[]>(() => {
+    const all: Finder<Any> = { prepared: [...finderOf(frame).prepared, ...commands.prepared] };
+    // with nothing typed: what was found last, and what can be done
+    if (text.trim() === "") {
+      const recent = recentIn(id).filter((key) => all.prepared.some(({ item }) => item.key === key));
+      const last = find(all, "", recent, recent.length);
+      const rest = commands.prepared.filter(({ item }) => !recent.includes(item.key));
+      return [...last, ...rest.map(({ item }) => ({ item, lit: [] }))].slice(0, 14);
+    }
+    return find(all, text, recentIn(id), 14);
+  }, [frame, commands, text, id]);
+  useEffect(() => setAt(0), [text]);
+  useEffect(() => {
+    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: "nearest" });
+  }, [at]);
+
+  const take = (i: number) => {
+    const item = found[i]?.item;
+    if (!item) return;
+    remember(id, item.key);
+    onDone();
+    if (isCommand(item)) {
+      back.current?.focus();
+      return item.command.run();
+    }
+    opened.hush();
+    const to = { id: item.node, parent: placesOf(frame, item.node)[0] ?? null };
+    // what is chosen already is not chosen anew, and is drawn where it is
+    if (chosen?.id === to.id && chosen.parent === to.parent) return focusPlan();
+    opened.wantsFocus = true;
+    choose(to, false);
+  };
+  useImperativeHandle(keys, () => ({
+    move: (by) => setAt((now) => (found.length ? (now + by + found.length) % found.length : 0)),
+    take: () => take(at),
+  }));
+  return (
+    <ul
+      ref={list}
+      id="found"
+      role="listbox"
+      aria-label="Found"
+      className="absolute top-full left-0 z-50 mt-1 max-h-[70dvh] w-[30rem] max-w-[90vw] overflow-auto rounded-md border border-ink bg-plate-2 py-1 shadow-lift"
+    >
+      {found.length === 0 && <li className="px-3 py-1.5 text-ink-2">Nothing has these letters.</li>}
+      {found.map(({ item, lit }, i) => (
+        <li
+          key={item.key}
+          role="option"
+          aria-selected={i === at}
+          className={`flex cursor-pointer items-baseline gap-2.5 px-3 py-1 ${i === at ? "bg-petrol-soft" : ""}`}
+          onPointerMove={() => setAt(i)}
+          onPointerDown={(event) => {
+            event.preventDefault();
+            take(i);
+          }}
+        >
+          <span className="w-15 shrink-0 text-[12px] text-ink-2">{isCommand(item) ? "do" : sortWord[item.sort]}</span>
+          <span className="shrink-0 font-medium">
+            <Lit text={item.label} lit={lit} />
+          </span>
+          <span className="min-w-0 grow truncate text-ink-2">{item.says}</span>
+          {item.keys && (
+            <kbd className="mono shrink-0 rounded-sm border border-field px-1 text-[11px]">{item.keys}</kbd>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** A label with the letters that answered marked. */
+function Lit({ text, lit }: { text: string; lit: Found["lit"] }) {
+  const parts: { text: string; is: boolean }[] = [];
+  let at = 0;
+  for (const [from, to] of lit) {
+    if (from < at) continue;
+    parts.push({ text: text.slice(at, from), is: false }, { text: text.slice(from, to), is: true });
+    at = to;
+  }
+  parts.push({ text: text.slice(at), is: false });
+  return parts.map((part, i) =>
+    part.is ? (
+      <b key={i} className="text-petrol underline">
+        {part.text}
+      </b>
+    ) : (
+      part.text
+    ),
+  );
+}

@@ -1,0 +1,30 @@
+import { Suspense } from "react";
+import { bringBack } from "../data/shelf.js";
+import { Button } from "../parts/button.js";
+import { useSession } from "./open-frame.js";
+import { later } from "../parts/later.js";
+
+const ClashList = later(() => import("./clash-list.js"));
+const FileTrouble = later(() => import("./file-trouble.js"));
+
+/** What stands in the way of the whole frame, above everything else, until it is settled. */
+export function Notices() {
+  const id = useSession((session) => session.id);
+  const deleted = useSession((session) => session.deleted);
+  const file = useSession((session) => session.file);
+  const clashes = useSession((session) => session.clashes);
+  return (
+    <>
+      {deleted && (
+        <div role="alert" className="flex items-center gap-3 border-b border-clay bg-clay-soft px-4 py-2">
+          <span className="grow">This frame was deleted. Nothing is lost: it can be brought back.</span>
+          <Button onClick={() => void bringBack(id)}>Bring it back</Button>
+        </div>
+      )}
+      <Suspense fallback={null}>
+        {file && file.is !== "in step" && <FileTrouble file={file} />}
+        {clashes.length > 0 && <ClashList clashes={clashes} />}
+      </Suspense>
+    </>
+  );
+}

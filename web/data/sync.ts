@@ -1,0 +1,284 @@
+import {
+  applySoundly,
+  type Clash,
+  clashesOf,
+  type Edit,
+  faultLine,
+  type Frame,
+  withoutClashes,
+} from "../../core/index.js";
+import type { FileState } from "./file.js";
+import { ProblemError } from "./problem.js";
+import { request } from "./request.js";
+import { framePath, type HeadAnswer } from "./shelf.js";
+import { type Queued, Waiting } from "./waiting.js";
+
+interface Missed extends Queued {
+  number: number;
+}
+
+/** What the live connection tells. */
+interface Said {
+  kind: "revisions" | "deleted" | "back" | "file";
+  revision: number;
+  edits?: Missed[];
+  file?: FileState;
+}
+
+/** How far the server has what was changed. */
+export type SyncState = "saved" | "saving" | "away";
+
+/** What a window is told of how it and the server stand. */
+export interface Standing {
+  /** The revision the server has, by all we know. */
+  revision: number;
+  sync: SyncState;
+  /** Edits that wait to be sent. */
+  waiting: number;
+  deleted: boolean;
+  /** The file it is worked on in; null when it is kept on the shelf alone. */
+  file: FileState | null;
+}
+
+/** Whoever shows the frame: it is told of what others did, and of what became of its own edits. */
+export interface SyncHost {
+  stand: (change: Partial<Standing>) => void;
+  /** The frame with what others did under what waits. */
+  show: (frame: Frame) => void;
+  /** What a window left unsent that is gone is made here again; its key stays. */
+  again: (queued: Queued) => void;
+  /** An edit was not made as it was: `left` is what is left of it, without the clashes; null is nothing. */
+  dropped: (edit: Edit, left: Edit | null, clashes: readonly Clash[]) => void;
+  /** Values that were written here and elsewhere at once. */
+  clashed: (clashes: readonly Clash[]) => void;
+  fault: (text: string) => void;
+}
+
+const applied = (frame: Frame, edit: Edit): Frame | null => {
+  const result = applySoundly(frame, edit);
+  return result.ok ? result.frame : null;
+};
+
+/** Keeps one window and the server in step: sends what waits, hears what others do, and puts the one on top of the other. */
+export class Sync {
+  /** The frame as the server has it, before what is queued. */
+  private base: Frame;
+  private queue: Queued[] = [];
+  private revision: number;
+  private state: SyncState = "saved";
+  private sending = false;
+  /** What was told while edits were on their way. */
+  private readonly unheard: { revision: number; edits: readonly Missed[] }[] = [];
+  private retryAfter = 1000;
+  private retry: ReturnType<typeof setTimeout> | undefined;
+  private live: EventSource | null = null;
+  private closed = false;
+  private readonly waiting: Waiting;
+  /** Keys of edits that the server had when the frame was read. */
+  private readonly arrived: ReadonlySet<string>;
+  private readonly path: string;
+
+  constructor(
+    { id, frame, revision, keys }: HeadAnswer,
+    private readonly host: SyncHost,
+  ) {
+    this.base = frame;
+    this.revision = revision;
+    this.waiting = new Waiting(id);
+    this.arrived = new Set(keys);
+    this.path = framePath(id);
+  }
+
+  /** Follows what others do, and sends what waits; the answer ends both. */
+  open(): () => void {
+    this.closed = false;
+    const online = () => void this.flush();
+    const leaving = () => this.waiting.write();
+    addEventListener("online", online);
+    addEventListener("pagehide", leaving);
+    this.waiting.hold();
+    this.listen();
+    void this.takeOver();
+    return () => {
+      this.closed = true;
+      this.waiting.letGo();
+      leaving();
+      removeEventListener("online", online);
+      removeEventListener("pagehide", leaving);
+      clearTimeout(this.retry);
+      this.live?.close();
+      this.live = null;
+    };
+  }
+
+  /** Sends an edit that was made here, as soon as that goes. */
+  push(queued: Queued): void {
+    this.queued([...this.queue, queued]);
+    void this.flush();
+  }
+
+  private stand(state: SyncState): void {
+    this.state = state;
+    this.host.stand({ sync: state });
+  }
+
+  private show(frame: Frame, revision: number): void {
+    this.revision = revision;
+    this.host.stand({ revision });
+    this.host.show(frame);
+  }
+
+  /** Goes on with what windows left unsent that are gone, as after a reload. */
+  private async takeOver(): Promise<void> {
+    const left = await this.waiting.takeOver();
+    for (const { key, label, edit } of left) if (!this.arrived.has(key)) this.host.again({ key, label, edit });
+    void this.flush();
+  }
+
+  private listen(): void {
+    this.live?.close();
+    this.live = new EventSource(`${this.path}/live?since=${this.revision}`);
+    this.live.onopen = () => {
+      if (this.state === "away") void this.flush();
+    };
+    this.live.onmessage = ({ data }) => {
+      const said = JSON.parse(data as string) as Said;
+      if (said.kind === "revisions") this.hear(said.revision, said.edits ?? []);
+      else if (said.kind === "file") this.host.stand({ file: said.file ?? null });
+      else this.host.stand({ deleted: said.kind === "deleted" });
+    };
+    this.live.onerror = () => {
+      if (!this.closed) this.away();
+    };
+  }
+
+  private away(): void {
+    if (this.state !== "away") this.stand("away");
+    clearTimeout(this.retry);
+    this.retry = setTimeout(() => void this.reach(), this.retryAfter);
+    this.retryAfter = Math.min(this.retryAfter * 1.6, 8000);
+  }
+
+  /** Tries whether the server is there again; what it has that we have not comes by the live connection. */
+  private async reach(): Promise<void> {
+    try {
+      const head = await request<HeadAnswer>(this.path);
+      this.retryAfter = 1000;
+      this.host.stand({ deleted: head.deleted ?? false, file: head.file ?? null });
+      if (this.queue.length === 0 && head.revision !== this.revision) this.adopt(head);
+      if (!this.live || this.live.readyState === EventSource.CLOSED) this.listen();
+      this.stand(this.queue.length ? "saving" : "saved");
+      void this.flush();
+    } catch (error) {
+      if (error instanceof ProblemError && error.status !== 0)
+        return this.host.fault(`${error.title}. ${error.detail}`);
+      if (!this.closed) this.away();
+    }
+  }
+
+  private queued(queue: Queued[]): void {
+    this.queue = queue;
+    this.waiting.keep(queue);
+    this.host.stand({ waiting: queue.length });
+    if (this.state !== "away") this.stand(queue.length ? "saving" : "saved");
+  }
+
+  private async flush(): Promise<void> {
+    if (this.sending || this.queue.length === 0 || this.closed) return;
+    this.sending = true;
+    const edits = this.queue.slice(0, 100);
+    try {
+      const answer = await request<{ revision: number }>(`${this.path}/edits`, {
+        method: "POST",
+        match: this.revision,
+        body: { edits },
+      });
+      this.retryAfter = 1000;
+      this.settle(answer.revision, edits);
+      if (this.state === "away") this.stand("saved");
+      this.queued(this.queue.filter((queued) => !edits.includes(queued)));
+    } catch (error) {
+      await this.failed(error as Error);
+    } finally {
+      this.sending = false;
+    }
+    for (const { revision, edits: told } of this.unheard.splice(0)) this.hear(revision, told);
+    if (this.queue.length && this.state !== "away") void this.flush();
+  }
+
+  private async failed(error: Error): Promise<void> {
+    if (!(error instanceof ProblemError)) throw error;
+    if (error.status === 0 || error.status >= 500) return this.away();
+    if (error.status === 412) return this.rebase(Number(error.body.revision), (error.body.missed ?? []) as Missed[]);
+    // the server refuses what the same core allowed here: what it has is what counts
+    const head = await request<HeadAnswer>(this.path).catch(() => null);
+    const lost = this.queue.map(({ label }) => label).join(", ");
+    this.queued([]);
+    if (head) this.adopt(head);
+    this.host.fault(
+      `${error.title}: ${error.detail} ${error.faults[0] ? faultLine(error.faults[0]) : ""} Not kept: ${lost}.`,
+    );
+  }
+
+  private settle(revision: number, edits: readonly Queued[]): void {
+    for (const { edit } of edits) this.base = applied(this.base, edit) ?? this.base;
+    this.revision = revision;
+    this.host.stand({ revision });
+  }
+
+  private adopt({ frame, revision }: HeadAnswer): void {
+    this.base = frame;
+    this.show(frame, revision);
+  }
+
+  /** Edits made elsewhere, as they happen. Our own come back here too and are known by their keys. */
+  private hear(revision: number, edits: readonly Missed[]): void {
+    if (revision <= this.revision || edits.some(({ key }) => this.queue.some((queued) => queued.key === key))) return;
+    // the answer on its way comes first: it may say this too, or have come before it
+    if (this.sending) return void this.unheard.push({ revision, edits });
+    const news = edits.filter(({ number }) => number > this.revision);
+    if (news[0] && news[0].number !== this.revision + 1) return void this.reach();
+    this.rebase(revision, news);
+    void this.flush();
+  }
+
+  /** What is queued without what clashes with edits made elsewhere: theirs holds until one of both is chosen. */
+  private withoutClashes(missed: readonly Missed[]): Queued[] {
+    const theirs = missed.map(({ edit }) => edit);
+    const found: Clash[] = [];
+    const queue = this.queue.flatMap((queued) => {
+      const clashes = clashesOf(queued.edit, theirs);
+      if (clashes.length === 0) return [queued];
+      found.push(...clashes);
+      const edit = withoutClashes(queued.edit, clashes);
+      this.host.dropped(queued.edit, edit, clashes);
+      return edit ? [{ ...queued, edit }] : [];
+    });
+    if (found.length) this.host.clashed(found);
+    return queue;
+  }
+
+  /** Puts what was missed under what is queued; what no longer fits is said and let go. */
+  private rebase(revision: number, missed: readonly Missed[]): void {
+    const arrived = new Set(missed.map(({ key }) => key));
+    const own = new Set(this.queue.map(({ key }) => key));
+    for (const { edit } of missed) this.base = applied(this.base, edit) ?? this.base;
+    let frame = this.base;
+    const clashes: string[] = [];
+    this.queue = this.queue.filter(({ key }) => !arrived.has(key));
+    const others = missed.filter(({ key }) => !own.has(key));
+    const queue = this.withoutClashes(others).filter((queued) => {
+      const next = applied(frame, queued.edit);
+      if (next) frame = next;
+      else {
+        clashes.push(queued.label);
+        this.host.dropped(queued.edit, null, []);
+      }
+      return next !== null;
+    });
+    this.show(frame, revision);
+    this.queued(queue);
+    if (clashes.length)
+      this.host.fault(`Another window changed the same place. Not kept: ${clashes.join(", ")}. Everything else is.`);
+  }
+}

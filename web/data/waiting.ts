@@ -1,0 +1,65 @@
+import type { Edit } from "../../core/index.js";
+import { newKey } from "./key.js";
+import { keepStored, readStored, storedKeys } from "./storage.js";
+
+/** An edit that waits to be sent. */
+export interface Queued {
+  key: string;
+  label: string;
+  edit: Edit;
+}
+
+const prefixOf = (frame: string): string => `handy-frame:queue:${frame}:`;
+
+/**
+ * The edits of one window that wait to be sent, kept in this browser. Every window has its own; what one left behind that is
+ * no longer there is taken over by the next. Which are there is told by locks, which end with their window.
+ */
+export class Waiting {
+  private readonly key: string;
+  private latest: readonly Queued[] = [];
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private release: (() => void) | undefined;
+
+  constructor(private readonly frame: string) {
+    this.key = prefixOf(frame) + newKey();
+  }
+
+  /** Says that this window is there, until it is let go. */
+  hold(): void {
+    const held = new Promise<void>((resolve) => (this.release = resolve));
+    // a page served over plain http to another machine has no locks: then keys alone tell what was sent already
+    void globalThis.navigator?.locks?.request(this.key, () => held);
+  }
+
+  letGo(): void {
+    this.release?.();
+  }
+
+  /** Keeps the queue as soon as what it changed is painted: writing much takes longer than a person should wait. */
+  keep(queue: readonly Queued[]): void {
+    this.latest = queue;
+    this.timer ??= setTimeout(() => this.write());
+  }
+
+  /** Keeps it now, as when the page is left. */
+  write(): void {
+    clearTimeout(this.timer);
+    this.timer = undefined;
+    keepStored("local", this.key, this.latest.length ? this.latest : null);
+  }
+
+  /** Takes over what windows left that are gone, in the order it was made in each. */
+  async takeOver(): Promise<Queued[]> {
+    const left = storedKeys("local", prefixOf(this.frame)).filter((key) => key !== this.key);
+    if (left.length === 0) return [];
+    const held = new Set((await globalThis.navigator?.locks?.query())?.held?.map(({ name }) => name));
+    return left
+      .filter((key) => !held.has(key))
+      .flatMap((key) => {
+        const queue = readStored<Queued[]>("local", key) ?? [];
+        keepStored("local", key, null);
+        return queue;
+      });
+  }
+}

@@ -1,0 +1,47 @@
+import { createContext, Suspense, useContext, useState } from "react";
+import { type Frame, type Id, isSetHere, settings } from "../../core/index.js";
+import { later } from "./later.js";
+
+const SetList = later(() => import("./set-list.js"));
+
+/** What the marks of a bench are about. */
+export interface SetSubject {
+  frame: Frame;
+  id: Id;
+  set: (key: string, value: unknown, label: string) => void;
+  onChoose: (ids: readonly Id[]) => void;
+}
+
+const Subject = createContext<SetSubject | null>(null);
+export const SetSubjectProvider = Subject.Provider;
+
+/** Whether a property is set here (filled) or only its default holds (open); pressed, it tells where else it is set. */
+export function SetMark({ of: key }: { of: string }) {
+  const subject = useContext(Subject);
+  const [open, setOpen] = useState(false);
+  const setting = settings.find((each) => each.key === key);
+  if (!subject || !setting) return null;
+  const here = isSetHere(subject.frame.nodes[subject.id]!, key);
+  const mark = (
+    <button
+      type="button"
+      data-set-mark={key}
+      aria-label={`${setting.label}: ${here ? "set here" : "by default"}`}
+      title={`${here ? "Set here" : "By default"}: where else?`}
+      aria-expanded={open}
+      className="inline-grid size-5 shrink-0 place-items-center rounded-sm align-[-5px] hover:bg-petrol-soft"
+      onClick={(event) => {
+        event.preventDefault();
+        setOpen(true);
+      }}
+    >
+      <span className={`size-2 rounded-full border-[1.5px] ${here ? "border-petrol bg-petrol" : "border-ink-2"}`} />
+    </button>
+  );
+  if (!open) return mark;
+  return (
+    <Suspense fallback={mark}>
+      <SetList subject={subject} setting={setting} here={here} mark={mark} onClose={() => setOpen(false)} />
+    </Suspense>
+  );
+}

@@ -1,0 +1,29 @@
+import {
+  canExplore,
+  type Card,
+  exploredOf,
+  type Frame,
+  isAttached,
+  launch,
+  type State,
+  step,
+  type View,
+} from "../../../core/index.js";
+
+/** For each card the state its picture shows: as a person first comes there, else opened from outside. */
+export const pictureStates = (frame: Frame, view: View, runs: boolean): ((card: Pick<Card, "id">) => State | null) => {
+  if (!runs) return () => null;
+  const known = new Map<string, State | null>();
+  const first = launch(frame, view).state;
+  const explored = canExplore(frame) ? exploredOf(frame, view) : null;
+  return ({ id }) => {
+    let found = known.get(id);
+    if (found === undefined) {
+      found =
+        explored?.get(id)?.state ??
+        (isAttached(frame, id) ? step(frame, view, first, { do: "open", to: id }).state : null);
+      known.set(id, found);
+    }
+    return found;
+  };
+};
