@@ -11,7 +11,7 @@ const shared = {
 };
 
 export default {
-  testTimeout: 60_000,
+  testTimeout: 180_000,
   projects: [
     { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,shape,server,web,cli,scripts}/**/*.test.ts"] },
     { ...shared, displayName: "e2e", testMatch: ["<rootDir>/e2e/**/*.test.ts"] },

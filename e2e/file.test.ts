@@ -63,7 +63,7 @@ test("a frame is worked on in its own file: out, in, broken and mended, and over
 
   // mended, both come together
   writeFileSync(path, JSON.stringify({ ...outside, name: "Own file, mended" }));
-  await me.page.waitForFunction(() => !document.querySelector('[role="alert"]'), { timeout: 8000 });
+  await me.page.waitForFunction(() => !document.querySelector('[role="alert"]'));
   await me.read("header", "Own file, mended");
   expect(inFile()).toMatchObject({ name: "Own file, mended", nodes: { help: { title: "Questions" } } });
 

@@ -357,6 +357,7 @@ test.each(["light", "dark"])("nothing stands in the way of anyone, in the %s the
   for (const panel of ["Theme and bars", "Devices, widths"]) {
     await me.click('input[aria-label="Find"]');
     await me.type(panel);
+    await me.read('[role="option"][aria-selected="true"]', panel);
     await me.keys("Enter");
     await me.read("h2", panel);
     expect(await look()).toEqual([]);

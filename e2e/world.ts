@@ -7,6 +7,9 @@ import axeCore from "axe-core";
 import type { Browser, Page } from "puppeteer-core";
 import { openBrowser } from "../scripts/browser.js";
 
+/** ms. How long anything may take to appear: a machine that stands still for seconds fails no test. */
+const patience = 25_000;
+
 const root = join(import.meta.dirname, "..");
 
 /** A server of its own, on a data folder of its own, that can be stopped and started again. */
@@ -69,12 +72,12 @@ export class Person {
 
   go = (path: string) => this.page.goto(new URL(path, this.served.url).href);
   /** Waits until something that CSS names is there, and answers it. */
-  see = async (selector: string) => (await this.page.waitForSelector(selector, { visible: true, timeout: 8000 }))!;
+  see = async (selector: string) => (await this.page.waitForSelector(selector, { visible: true, timeout: patience }))!;
   /** Waits until a text is there inside an element. */
   read = (selector: string, text: string) =>
     this.page.waitForFunction(
       (where, what) => [...document.querySelectorAll(where)].some((element) => element.textContent?.includes(what)),
-      { timeout: 8000 },
+      { timeout: patience },
       selector,
       text,
     );
@@ -97,7 +100,7 @@ export class Person {
   count = async (selector: string) => (await this.page.$$(selector)).length;
   /** The device's top screen, by its id. */
   top = () => this.page.$eval("[data-device] [data-screen]", (element) => element.getAttribute("data-screen"));
-  waitTop = (id: string) => this.page.waitForSelector(`[data-device] [data-screen="${id}"]`, { timeout: 8000 });
+  waitTop = (id: string) => this.page.waitForSelector(`[data-device] [data-screen="${id}"]`, { timeout: patience });
   /** The ladder as it is drawn, from where the device is to its end. */
   ladder = async () =>
     (await this.texts('[aria-label="What Back will do"] li')).slice(1).map((text) => text.replace(/^\d+/, ""));
@@ -138,7 +141,7 @@ export class Person {
     );
     return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(" ")).join(", ")}`);
   };
-  saved = () => this.page.waitForSelector('[data-sync="saved"]', { timeout: 8000 });
+  saved = () => this.page.waitForSelector('[data-sync="saved"]', { timeout: patience });
 }
 
 export interface World {

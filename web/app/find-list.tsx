@@ -36,13 +36,15 @@ const sortWord = { screen: "screen", container: "plate", action: "action", addre
 export interface FindListProps {
   text: string;
   keys: RefObject<FindKeys | null>;
+  /** Whether the best is taken as soon as there is a list. */
+  takes: boolean;
   /** Where the focus was before the find box: it goes back there once something was done. */
   back: RefObject<HTMLElement | null>;
   onDone: () => void;
 }
 
 /** What answers to the letters typed: the best first, with its key; while nothing is typed, what was found last. */
-export default function FindList({ text, keys, back, onDone }: FindListProps) {
+export default function FindList({ text, keys, takes, back, onDone }: FindListProps) {
   const opened = useOpenFrame();
   const frame = useSession((session) => session.frame);
   const id = useSession((session) => session.id);
@@ -95,6 +97,10 @@ export default function FindList({ text, keys, back, onDone }: FindListProps) {
     opened.wantsFocus = true;
     choose(to, false);
   };
+  useEffect(() => {
+    if (takes) take(0);
+    // only what was asked for before there was a list
+  }, []);
   useImperativeHandle(keys, () => ({
     move: (by) => setAt((now) => (found.length ? (now + by + found.length) % found.length : 0)),
     take: () => take(at),

@@ -16,6 +16,8 @@ export function Finder() {
   const before = useRef<HTMLElement | null>(null);
   const [text, setText] = useState("");
   const [open, setOpen] = useState(false);
+  // Enter pressed while the list is still being loaded is not lost: it is taken once there is a list
+  const [hasty, setHasty] = useState(false);
 
   useEffect(() => {
     const key = (event: globalThis.KeyboardEvent) => {
@@ -30,13 +32,16 @@ export function Finder() {
   const leave = () => {
     setText("");
     setOpen(false);
+    setHasty(false);
   };
   const onKey = (event: KeyboardEvent) => {
     event.stopPropagation();
     if (event.key === "ArrowDown") keys.current?.move(1);
     else if (event.key === "ArrowUp") keys.current?.move(-1);
-    else if (event.key === "Enter") keys.current?.take();
-    else if (event.key === "Escape") {
+    else if (event.key === "Enter") {
+      if (keys.current) keys.current.take();
+      else setHasty(true);
+    } else if (event.key === "Escape") {
       leave();
       before.current?.focus();
       if (document.activeElement === input.current) input.current?.blur();
@@ -70,7 +75,13 @@ export function Finder() {
       />
       {open && (
         <Suspense fallback={null}>
-          <FindList text={text} keys={keys} back={before} onDone={() => (leave(), input.current?.blur())} />
+          <FindList
+            text={text}
+            keys={keys}
+            takes={hasty}
+            back={before}
+            onDone={() => (leave(), input.current?.blur())}
+          />
         </Suspense>
       )}
     </div>
