@@ -1,6 +1,6 @@
 import { readFile, stat } from "node:fs/promises";
 import { text } from "node:stream/consumers";
-import { type Fault, faultLine, type Frame } from "../core/index.js";
+import { type Fault, faultLine, type Frame, shown, targetOfLink } from "../core/index.js";
 import { mostBytes, readFrame } from "../shape/read.js";
 
 /** What could not be used, with the lines that say why: printed to standard error, exit 2. */
@@ -36,6 +36,13 @@ export const readInput = async (file: string): Promise<string> => {
       code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : (error as Error).message;
     throw new Unusable([`${file}: it cannot be read: ${why}. Name a *.frame.json file, or - for standard input.`]);
   }
+};
+
+/** A link as it was given on the command line; one that is none of this app's cannot be used. */
+export const asLink = (frame: Frame, name: string, url: string): string => {
+  const target = targetOfLink(frame, url);
+  if (target.kind !== "ignored") return url;
+  throw new Unusable([`${name}: received ${shown(url)}: ${target.reason}.`]);
 };
 
 export const readFrameFile = async (file: string): Promise<Frame> => {

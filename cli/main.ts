@@ -1,6 +1,7 @@
 import { Command } from "commander";
 import { addCheck } from "./check.js";
 import { Unusable } from "./input.js";
+import { addLink } from "./link.js";
 import { addPlay } from "./play.js";
 import { addStart } from "./start.js";
 
@@ -10,6 +11,7 @@ const program = new Command("handy-frame")
   .exitOverride((error) => process.exit(error.exitCode === 0 ? 0 : 2));
 
 addPlay(program);
+addLink(program);
 addCheck(program);
 addStart(program);
 

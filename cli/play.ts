@@ -1,7 +1,6 @@
 import type { Command } from "commander";
 import {
   arrange,
-  beyondRange,
   factsOf,
   factValues,
   type FactValue,
@@ -20,7 +19,7 @@ import {
   viewOf,
 } from "../core/index.js";
 import { parseJson } from "../shape/read.js";
-import { faultLines, readFrameFile, readInput, Unusable } from "./input.js";
+import { asLink, faultLines, readFrameFile, readInput, Unusable } from "./input.js";
 
 interface PlayOptions {
   view: string;
@@ -71,35 +70,21 @@ const eventsFrom = async (file: string): Promise<NavigationEvent[]> => {
   const read = parsed.value.map((value, i) => readEvent(value, [i]));
   const faults = read.flatMap((result) => (result.ok ? [] : [result.fault]));
   if (faults.length) throw new Unusable(faultLines(file, faults));
-  const events = read.flatMap((result) => (result.ok ? [result.event] : []));
-  const link = events.findIndex((event) => event.do === "link");
-  if (link >= 0)
-    throw new Unusable([
-      `${file}: /${link}: links are not followed by this version yet. Use open, or take the event out.`,
-    ]);
-  return events;
+  return read.flatMap((result) => (result.ok ? [result.event] : []));
 };
 
 const play = async (file: string, options: PlayOptions): Promise<void> => {
   const frame = await readFrameFile(file);
-  const beyond = beyondRange(frame);
-  if (beyond.length)
-    throw new Unusable(
-      beyond.map(
-        ({ pointer, what }) =>
-          `${file}: ${pointer}: ${what} are not run by this version yet, so the frame is not played.`,
-      ),
-    );
-  if (options.url !== undefined) throw new Unusable(["--url: links are not followed by this version yet."]);
   let view = viewFrom(frame, options);
   const facts = factsFrom(frame, options.fact);
+  if (options.url !== undefined) asLink(frame, "--url", options.url);
   const events = options.events === undefined ? [] : await eventsFrom(options.events);
 
   const printed = (at: Step) => ({
     ...snapshotOf(frame, view, at),
     ...(options.regions && { regions: arrange(frame, at.state, view).map(plainRegion) }),
   });
-  let at = launch(frame, view, facts);
+  let at = launch(frame, view, facts, options.url);
   const snapshots = [printed(at)];
   for (const event of events) {
     at = step(frame, view, at.state, event);

@@ -64,7 +64,8 @@ export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./
 export { bandAt, type Insets, noInsets, targetIn, type View, viewOf } from "./frame/view.js";
 export { plainFrame, writeFrame } from "./frame/write.js";
 
-export { fillPattern, patternOf, readPattern } from "./address/pattern.js";
+export { addressesOf, type ScreenAddress, type Target as LinkTarget, targetOfLink } from "./address/addresses.js";
+export { addressFor, fillPattern, type Pattern, patternOf, queryNames, readPattern } from "./address/pattern.js";
 
 export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
 export type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit/edit.js";
@@ -87,8 +88,9 @@ export { canDismiss, canGoUp, upTakes } from "./navigate/back.js";
 export { type Consequences, consequencesOf } from "./navigate/consequences.js";
 export { explain, explainEdit } from "./navigate/explain.js";
 export { backEvent, type Ladder, ladderOf } from "./navigate/ladder.js";
-export { type Beyond, beyondRange } from "./navigate/range.js";
 export { type EventResult, readEvent } from "./navigate/read-event.js";
+export { factCombinations, factWords, mayStand, needsAbove, needWords } from "./navigate/needs.js";
+export { type LinkOutcome, linkOutcome, screensLaid } from "./navigate/outcome.js";
 export { refit } from "./navigate/refit.js";
 export { choicesAt, exploreFrom, routeTo } from "./navigate/route.js";
 export { fill, nameOf, plainName } from "./navigate/run.js";

@@ -17,8 +17,21 @@ export interface Pattern {
 
 export type PatternResult = { ok: true; pattern: Pattern } | { ok: false; reason: string };
 
-const nameForm = /^[A-Za-z_][A-Za-z0-9_]*$/;
+const nameForm = /^(?!__proto__$)[A-Za-z_][A-Za-z0-9_]*$/;
 const parsed = new Map<string, PatternResult>();
+
+/** Percent-encoding undone (RFC 3986); null if it is malformed. */
+export const decoded = (text: string): string | null => {
+  if (!text.includes("%")) return text;
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return null;
+  }
+};
+
+/** Whether a segment is `.` or `..`, however it is written (WHATWG URL, single- and double-dot path segments). */
+export const isDots = (segment: string): boolean => /^(?:\.|%2e){1,2}$/i.test(segment);
 
 const shapesOf = (segments: readonly Segment[], optional: boolean): string[] => {
   const parts = segments.map((s) => (s.kind === "text" ? `/${s.text}` : s.kind === "name" ? "/:" : "/*"));
@@ -51,7 +64,13 @@ const parse = (text: string): PatternResult => {
       segments.push({ kind: "name", name });
     } else if (/[:*?#{}()\s]/.test(part)) {
       return { ok: false, reason: `${part} is neither a plain word nor :name nor *` };
-    } else segments.push({ kind: "text", text: part });
+    } else {
+      const word = decoded(part);
+      if (word === null) return { ok: false, reason: `${part} is no valid percent-encoding` };
+      if (isDots(part))
+        return { ok: false, reason: `${part} means another place in an address, so no link leads here` };
+      segments.push({ kind: "text", text: word });
+    }
   }
   const named = segments.flatMap((s) => (s.kind === "name" ? [s.name] : s.kind === "rest" ? ["0"] : []));
   return { ok: true, pattern: { text, segments, names: named, shapes: shapesOf(segments, optional), optional } };
@@ -72,23 +91,27 @@ export const readPattern = (text: string): PatternResult => {
 const valueOf = (params: Readonly<Record<string, string>>, name: string): string | undefined =>
   Object.hasOwn(params, name) ? params[name] : undefined;
 
-/** The address of a pattern with its params filled in, percent-encoded; null if a param it must have is missing or empty. */
+/** One segment of an address; null if no address can say it: an empty one, or dots, which lead elsewhere. */
+const written = (value: string): string | null =>
+  value === "" || isDots(value) ? null : encodeURIComponent(value.toWellFormed());
+
+/** The rest of an address. Slashes in it stay, unless another reader would take them, or the dots between them, for something else. */
+const writtenRest = (value: string): string | null => {
+  const parts = value.split("/");
+  const isPlain = parts[0] !== "" && parts.at(-1) !== "" && !parts.some(isDots);
+  return isPlain ? parts.map((part) => encodeURIComponent(part.toWellFormed())).join("/") : written(value);
+};
+
+/** The path of a pattern with its params filled in, percent-encoded; null if a param it must have is missing, or no path can say it. */
 export const fillPattern = (pattern: Pattern, params: Readonly<Record<string, string>>): string | null => {
   let address = "";
   for (const [i, segment] of pattern.segments.entries()) {
-    if (segment.kind === "text") {
-      address += `/${encodeURI(segment.text)}`;
-      continue;
-    }
-    const value = valueOf(params, segment.kind === "rest" ? "0" : segment.name);
-    if (value === undefined || value === "") {
-      if (pattern.optional && i === pattern.segments.length - 1) break;
-      return null;
-    }
-    address +=
-      segment.kind === "rest"
-        ? `/${value.toWellFormed().split("/").map(encodeURIComponent).join("/")}`
-        : `/${encodeURIComponent(value.toWellFormed())}`;
+    const isRest = segment.kind === "rest";
+    const value = segment.kind === "text" ? segment.text : (valueOf(params, isRest ? "0" : segment.name) ?? "");
+    if (value === "" && pattern.optional && i === pattern.segments.length - 1) break;
+    const text = isRest ? writtenRest(value) : written(value);
+    if (text === null) return null;
+    address += `/${text}`;
   }
   return address || "/";
 };
@@ -116,4 +139,53 @@ export const paramsNamed = (screen: ScreenNode, params: Readonly<Record<string, 
 export const fillsPattern = (screen: ScreenNode, params: Readonly<Record<string, string>>): boolean => {
   const pattern = patternOf(screen);
   return pattern === null || fillPattern(pattern, params) !== null;
+};
+
+/** Those declared params of a screen that its pattern does not name: they stand in the query of its address. */
+export const queryNames = (screen: ScreenNode): string[] => {
+  const names = patternOf(screen)?.names ?? [];
+  return Object.keys(screen.params ?? {}).filter((name) => !names.includes(name));
+};
+
+/** The address of a screen with these params: its pattern filled in, the declared params it does not name as a query; null if it has none. */
+export const addressFor = (screen: ScreenNode, params: Readonly<Record<string, string>>): string | null => {
+  const pattern = patternOf(screen);
+  const path = pattern && fillPattern(pattern, params);
+  if (path === null) return null;
+  const query = new URLSearchParams();
+  for (const name of queryNames(screen)) {
+    const value = valueOf(params, name);
+    if (value !== undefined) query.set(name, value);
+  }
+  return query.size ? `${path}?${query.toString()}` : path;
+};
+
+/**
+ * The params of a pattern whose segments are the first ones of another, taken from that one's by position; null if they
+ * are not, or if there are none: what lies on the way to an address.
+ */
+export const prefixParams = (
+  pattern: Pattern,
+  of: Pattern,
+  params: Readonly<Record<string, string>>,
+): Record<string, string> | null => {
+  const fits = (count: number): boolean =>
+    count > 0 &&
+    count < of.segments.length &&
+    pattern.segments.slice(0, count).every((segment, i) => {
+      const other = of.segments[i]!;
+      return segment.kind === "text"
+        ? other.kind === "text" && other.text === segment.text
+        : segment.kind === "name" && other.kind === "name";
+    });
+  const full = pattern.segments.length;
+  const count = fits(full) ? full : pattern.optional && fits(full - 1) ? full - 1 : 0;
+  if (count === 0) return null;
+  const own: Record<string, string> = {};
+  for (let i = 0; i < count; i += 1) {
+    const [mine, other] = [pattern.segments[i]!, of.segments[i]!];
+    const value = mine.kind === "name" && other.kind === "name" ? valueOf(params, other.name) : undefined;
+    if (mine.kind === "name" && value !== undefined) own[mine.name] = value;
+  }
+  return own;
 };

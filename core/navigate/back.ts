@@ -34,10 +34,10 @@ const hasMore = (entry: Entry | null): entry is StackEntry =>
   entry !== null && isStack(entry) && entry.inside.entries.length > 1;
 
 /** What Back makes of one container of the focus path; null when it has no answer. */
-const answered = (run: Run, path: readonly Entry[], i: number): Entry | null => {
+const answered = (run: Run, facts: State["facts"], path: readonly Entry[], i: number): Entry | null => {
   const entry = path[i]!;
   if (hasMore(entry)) return popped(run, entry);
-  if (isHub(entry)) return hubBack(run, entry);
+  if (isHub(entry)) return hubBack(run, entry, facts);
   if (!isPair(entry)) return null;
   const { list, detail } = entry.inside;
   if (showsDetailAlone(run, path, i)) return withoutDetail(run, entry);
@@ -51,7 +51,7 @@ const answered = (run: Run, path: readonly Entry[], i: number): Entry | null => 
 export const goBack = (run: Run, state: State): State => {
   const path = focusPath(run, state.root);
   for (let i = path.length - 2; i >= 0; i -= 1) {
-    const next = answered(run, path, i);
+    const next = answered(run, state.facts, path, i);
     if (next) return { ...state, root: rebuilt(path, i, next) };
   }
   return { ...state, outside: true };

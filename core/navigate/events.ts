@@ -31,6 +31,14 @@ export const noteCodes = [
   "wanting",
   "draft-lost",
   "after-loop",
+  "redirected",
+  "refused",
+  "swept",
+  "resumed",
+  "needs-loop",
+  "stuck",
+  "lost",
+  "base-skipped",
 ] as const;
 export type NoteCode = (typeof noteCodes)[number];
 

@@ -43,8 +43,11 @@ export const opensIn = (lens: Lens, container: Entry, child: Entry): Opens =>
   isStack(container) ? opensAt(lens, container, container.inside.entries.lastIndexOf(child)) : "push";
 
 /** Whether something lies above the first entry of a pair's list. */
-const isOpened = (list: Entry): boolean =>
-  isStack(list) && (list.inside.entries.length > 1 || isOpened(list.inside.entries[0]!));
+const isOpened = (list: Entry): boolean => {
+  if (!isStack(list)) return false;
+  const [first, ...above] = list.inside.entries;
+  return above.length > 0 || (first !== undefined && isOpened(first));
+};
 
 export const isSplit = ({ frame, view }: Lens, pair: Entry, narrow: boolean): boolean => {
   const node = narrow ? undefined : frame.nodes[pair.node];
@@ -59,18 +62,22 @@ export const paneOf = (lens: Lens, pair: PairEntry, narrow: boolean): Pane => {
   return side === "list" && isOpened(list) ? "list" : "detail";
 };
 
-/** The entry on the focus path inside a container. `narrow`: the container is inside a sheet, dialog or side. */
-export const shownInside = (lens: Lens, entry: ContainerEntry, narrow: boolean): Entry => {
+/** What shows inside a container; undefined in a root in which nothing may be shown, and while a sweep goes on. */
+const shownNow = (lens: Lens, entry: ContainerEntry, narrow: boolean): Entry | undefined => {
   const { inside } = entry;
   switch (inside.kind) {
     case "stack":
-      return inside.entries[inside.entries.length - 1]!;
+      return inside.entries[inside.entries.length - 1];
     case "hub":
-      return inside.tabs[inside.active]!;
+      return inside.tabs[inside.active];
     case "pair":
       return paneOf(lens, entry as PairEntry, narrow) === "list" ? inside.list : inside.detail!;
   }
 };
+
+/** The entry on the focus path inside a container that is not empty. `narrow`: the container is inside a sheet, dialog or side. */
+export const shownInside = (lens: Lens, entry: ContainerEntry, narrow: boolean): Entry =>
+  shownNow(lens, entry, narrow)!;
 
 /** Whether what is in the container's child is inside a sheet, dialog or side. */
 export const isNarrowIn = (lens: Lens, container: Entry, child: Entry, narrow: boolean): boolean =>
@@ -81,7 +88,8 @@ export const focusPath = (lens: Lens, from: Entry, narrow = false): Entry[] => {
   const path: Entry[] = [from];
   let isNarrow = narrow;
   for (let at = from; at.inside;) {
-    const next = shownInside(lens, at as ContainerEntry, isNarrow);
+    const next = shownNow(lens, at as ContainerEntry, isNarrow);
+    if (!next) break;
     isNarrow = isNarrowIn(lens, at, next, isNarrow);
     path.push(next);
     at = next;
@@ -89,6 +97,7 @@ export const focusPath = (lens: Lens, from: Entry, narrow = false): Entry[] => {
   return path;
 };
 
+/** The top screen's entry; the root's own while nothing may be shown. */
 export const topOf = (lens: Lens, from: Entry): Entry => focusPath(lens, from).at(-1)!;
 
 /** Whether the entry at depth `i` of a path from the root stands inside a sheet, dialog or side. */

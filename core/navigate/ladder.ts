@@ -34,6 +34,7 @@ export const backEvent = (frame: Frame, view: View, state: State): NavigationEve
   const hasStrip = headers.some((header) => header.back || header.close);
   if (taken !== null && (hasStrip || (taken === "push" && hasEdgeSwipe(target)))) return { do: "up" };
   if (canDismiss(lens, focus)) return { do: "dismiss" };
+  if (!top) return null;
   const { actions } = frame.nodes[top.node] as ScreenNode;
   const action = actions?.find(({ only, do: act }) => goesBack(act) && isThere(frame, only, view, state.facts));
   return action ? { do: "tap", action: action.id } : null;

@@ -7,9 +7,11 @@ import { equal } from "../frame/equal.js";
 import { faultsOf } from "../frame/faults.js";
 import type { Frame } from "../frame/types.js";
 import { type View, viewOf } from "../frame/view.js";
-import { anyEdit, anyEvent, anyFrame, eventAt } from "../testing/arbitrary.js";
+import { targetOfLink } from "../address/addresses.js";
+import { anyEdit, anyEvent, anyFrame, anyLink, eventAt } from "../testing/arbitrary.js";
 import type { NavigationEvent } from "./events.js";
 import { topOf } from "./focus.js";
+import { hasNeeds, unmetOf } from "./needs.js";
 import { ladderOf } from "./ladder.js";
 import { refit } from "./refit.js";
 import { snapshotOf } from "./snapshot.js";
@@ -26,10 +28,15 @@ const freeze = <T>(value: T): T => {
 };
 
 /** What is wrong with the shape of a state, if anything. */
-const wrong = (frame: Frame, entry: Entry, keys = new Set<number>()): string | null => {
+const wrong = (frame: Frame, { root, facts }: State): string | null =>
+  root.inside.entries.length === 0 ? null : wronglyHeld(frame, facts, root, new Set());
+
+const wronglyHeld = (frame: Frame, facts: State["facts"], entry: Entry, keys: Set<number>): string | null => {
   if (keys.has(entry.key)) return `key ${entry.key} stands twice`;
   keys.add(entry.key);
   const node = frame.nodes[entry.node];
+  const unmet = unmetOf(frame, facts, entry.node);
+  if (unmet) return `${entry.node} needs ${unmet.fact}`;
   if (!node) return `${entry.node} is no node`;
   if ((entry.inside?.kind ?? "screen") !== node.kind) return `${entry.node} is no ${node.kind}`;
   if (isStack(entry) && entry.inside.entries.length === 0) return `${entry.node} is empty`;
@@ -41,7 +48,7 @@ const wrong = (frame: Frame, entry: Entry, keys = new Set<number>()): string | n
   if (isPair(entry) && entry.inside.side === "detail" && !entry.inside.detail) return `${entry.node} shows no detail`;
   for (const inner of entriesInside(entry)) {
     if (!childrenOf(node).includes(inner.node)) return `${inner.node} is not in ${entry.node}`;
-    const found = wrong(frame, inner, keys);
+    const found = wronglyHeld(frame, facts, inner, keys);
     if (found) return found;
   }
   return null;
@@ -51,6 +58,7 @@ const wrong = (frame: Frame, entry: Entry, keys = new Set<number>()): string | n
 const wronglySeen = (frame: Frame, view: View, state: State): string | null => {
   if (state.outside) return null;
   const { screens, top, bars, headers, drawer } = surfaceOf(frame, state, view);
+  if (!top) return state.root.inside.entries.length ? "nothing is on top" : null;
   const own = screens.find((screen) => screen.entry === top);
   if (!own) return `the top ${top.node} cannot be seen`;
   if (own.inert !== (drawer !== null)) return `the top ${top.node} is ${own.inert ? "inert" : "not inert"}`;
@@ -87,7 +95,7 @@ describe("laws of the engine, over random frames and random events", () => {
             const first = step(frame, view, state, event);
             if (!isDeepStrictEqual(step(frame, view, state, event), first))
               throw new Error("another answer to the same");
-            const fault = wrong(frame, first.state.root) ?? wronglySeen(frame, view, first.state);
+            const fault = wrong(frame, first.state) ?? wronglySeen(frame, view, first.state);
             if (fault) throw new Error(fault);
             const ignored = first.notes.length === 1 && first.notes[0]!.code === "ignored";
             if (ignored && (event as NavigationEvent | null)?.do !== "wait") expect(first.state.root).toBe(state.root);
@@ -116,7 +124,7 @@ describe("laws of the engine, over random frames and random events", () => {
           if (state.outside) return;
           const ladder = ladderOf(frame, view, state);
           if (target === "key") expect(ladder.end).toBe("exit");
-          for (const at of ladder.steps) expect(wrong(frame, at.root)).toBeNull();
+          for (const at of ladder.steps) expect(wrong(frame, at)).toBeNull();
         },
       ),
       { numRuns: 300 },
@@ -141,7 +149,7 @@ describe("laws of the engine, over random frames and random events", () => {
             const before = topOf({ frame: was, view }, state.root).node;
             now = result.frame;
             state = refit(was, now, view, state, edit.kind === "rename" ? { [edit.id]: edit.to } : {});
-            expect(wrong(now, state.root)).toBeNull();
+            expect(wrong(now, state)).toBeNull();
             if ((edit.kind === "set" && edit.key !== "opens") || edit.kind === "setFrame")
               expect(topOf({ frame: now, view }, state.root).node).toBe(before);
           }
@@ -149,6 +157,35 @@ describe("laws of the engine, over random frames and random events", () => {
       ),
       { numRuns: 300 },
     );
+  });
+});
+
+describe("laws of addresses, over random frames and random links", () => {
+  test("the address of a screen that a link opened leads back to the same screen and params, cold and running", () => {
+    let opened = 0;
+    fc.assert(
+      fc.property(anyFrame(), fc.array(anyLink(), { minLength: 10, maxLength: 30 }), (frame, links) => {
+        const view = viewOf(frame);
+        let { state } = launch(frame, view);
+        for (const link of links) {
+          const target = targetOfLink(frame, link.url);
+          const at = step(frame, view, state, link);
+          ({ state } = at);
+          if (target.kind !== "screen" || at.notes.some(({ code }) => code === "redirected" || code === "refused"))
+            continue;
+          const { address, params, top } = snapshotOf(frame, view, at);
+          if (top !== target.screen || address === null) continue;
+          opened += 1;
+          expect(targetOfLink(frame, address)).toMatchObject({ screen: top, params });
+          // where nothing has needs it opens again too
+          if (hasNeeds(frame)) continue;
+          const again = snapshotOf(frame, view, launch(frame, view, state.facts, address));
+          expect({ top: again.top, params: again.params }).toEqual({ top, params });
+        }
+      }),
+      { numRuns: 400 },
+    );
+    expect(opened).toBeGreaterThan(150);
   });
 });
 

@@ -4,7 +4,7 @@ import type { Id, StackNode } from "../frame/types.js";
 import { type Entering, newScreen, nodeIn, type Run } from "./run.js";
 import { type ContainerEntry, emptyUi, type Entry, type Inside, noParams } from "./state.js";
 
-const newContainer = (run: Run, node: Id, entering: Entering, inside: Inside): ContainerEntry => {
+export const newContainer = (run: Run, node: Id, entering: Entering, inside: Inside): ContainerEntry => {
   const { params, carried, opens } = entering;
   return { key: run.nextKey++, node, params, carried, opens, ui: emptyUi, since: null, inside } as ContainerEntry;
 };

@@ -33,6 +33,8 @@ const stackMoves = (lens: Lens, before: StackEntry, after: StackEntry): Move[] =
   return moves;
 };
 
+const isEmpty = (entry: Entry): boolean => isStack(entry) && entry.inside.entries.length === 0;
+
 const pairMoves = (lens: Lens, before: PairEntry, after: PairEntry, narrow: boolean): Move[] => {
   const [was, is] = [before.inside, after.inside];
   const at = after.node;
@@ -63,6 +65,8 @@ const pairMoves = (lens: Lens, before: PairEntry, after: PairEntry, narrow: bool
 
 const movesInside = (lens: Lens, before: Entry, after: Entry, narrow: boolean): Move[] => {
   if (before === after || !before.inside || !after.inside) return [];
+  // a root in which nothing may be shown moves nothing
+  if (isEmpty(before) || isEmpty(after)) return [];
   if (isPair(before) && isPair(after)) return pairMoves(lens, before, after, narrow);
   const leaving = shownInside(lens, before as ContainerEntry, narrow);
   const entering = shownInside(lens, after as ContainerEntry, narrow);

@@ -4,6 +4,7 @@ import type { How, Id, Opens, StackNode } from "../frame/types.js";
 import { opensOf } from "../frame/opens.js";
 import { firstOverlay, focusPath, topOf } from "./focus.js";
 import { fresh, madeOnTheWay } from "./make.js";
+import { downStarts, firstUnmet, needWords } from "./needs.js";
 import { type Entering, lose, nameOf, newScreen, nodeIn, note, type Run, sameParams } from "./run.js";
 import {
   type ContainerEntry,
@@ -13,8 +14,10 @@ import {
   isHub,
   isPair,
   isStack,
+  noParams,
   type PairEntry,
   type Params,
+  type Pending,
   type StackEntry,
   type State,
   withChild,
@@ -23,6 +26,9 @@ import {
   withPair,
 } from "./state.js";
 import { atRoot, withTab } from "./tabs.js";
+
+/** How often one opening may be sent elsewhere by needs that are unmet. */
+export const mostTurns = 8;
 
 /** What is asked when a node is opened. */
 export interface Ask {
@@ -33,16 +39,101 @@ export interface Ask {
   how: How;
   /** The entries from the root to the screen that asked; null when none did: then the focus path stands for it. */
   from: readonly Entry[] | null;
+  /** Asked by a link. */
+  link?: {
+    /** What a cold link lays is laid, all along the way. */
+    lays: boolean;
+    /** The app was not running: nothing is there yet. */
+    cold: boolean;
+  };
 }
 
-/** The ids from the root to the node, by the place that the asking screen is nearest to; null if it stands nowhere. */
-export const wayTo = (run: Run, to: Id, from: readonly Entry[]): readonly Id[] | null => {
-  if (to === run.frame.root) return [to];
-  const places = placesOf(run.frame, to);
-  let place = places[0];
-  if (place === undefined) return null;
-  if (places.length > 1) for (const entry of from) if (entry.inside && places.includes(entry.node)) place = entry.node;
-  return [...indexOf(run.frame).ways.get(place)!, to];
+export const askOf = (to: Id, params: Params = noParams): Ask => ({
+  to,
+  params,
+  with: noParams,
+  as: null,
+  how: "add",
+  from: null,
+});
+
+/**
+ * The ids from the root to the node; null if it stands nowhere. Of several places, a link takes the one its screen names,
+ * anything else the one that the asking screen is nearest to; failing these the first that may be shown.
+ */
+const wayTo = (run: Run, facts: State["facts"], ask: Ask): readonly Id[] | null => {
+  const { frame } = run;
+  const { to, link } = ask;
+  if (to === frame.root) return [to];
+  const places = placesOf(frame, to);
+  const { ways } = indexOf(frame);
+  const wayBy = (place: Id): readonly Id[] => [...ways.get(place)!, to];
+  if (places.length < 2) return places.length ? wayBy(places[0]!) : null;
+  const node = frame.nodes[to];
+  if (link && node?.kind === "screen" && node.linkIn !== undefined && places.includes(node.linkIn))
+    return wayBy(node.linkIn);
+  const near = link?.cold ? undefined : ask.from!.findLast((entry) => entry.inside && places.includes(entry.node));
+  if (near) return wayBy(near.node);
+  return wayBy(places.find((place) => firstUnmet(frame, facts, wayBy(place)) === null) ?? places[0]!);
+};
+
+/** Whether an entry of the last of `way` is in there. */
+const isThere = (entry: Entry, way: readonly Id[], i = 0): boolean =>
+  i === way.length - 1 || entriesInside(entry).some((inner) => inner.node === way[i + 1] && isThere(inner, way, i + 1));
+
+/** Where an opening comes to, once needs were asked. */
+export interface Granted {
+  ask: Ask;
+  way: readonly Id[];
+  /** What waits until its needs are met: set by a redirect that resumes. */
+  pending: Pending | null;
+  redirected: boolean;
+}
+
+/** Finds the place of what is asked, or of what stands in for it as its needs are not met; null, with a note, if nothing is to be opened. */
+export const grant = (run: Run, state: State, given: Ask): Granted | null => {
+  const { frame } = run;
+  let ask: Ask = given.from ? given : { ...given, from: focusPath(run, state.root) };
+  let pending: Pending | null = null;
+  for (let turn = 0; turn <= mostTurns; turn += 1) {
+    const node = nodeIn(run, ask.to);
+    const way = node && isAttached(frame, ask.to) ? wayTo(run, state.facts, ask) : null;
+    if (!way) {
+      note(
+        run,
+        "unattached",
+        ask.to,
+        node
+          ? `${nameOf(frame, ask.to)} stands in no container, so there is nowhere to open it. Put it into a stack or a hub.`
+          : `There is no node ${ask.to}.`,
+      );
+      return null;
+    }
+    const isNew = node!.kind !== "screen" && (ask.link?.cold || !isThere(state.root, way));
+    const unmet = firstUnmet(frame, state.facts, isNew ? [...way, ...downStarts(frame, ask.to)] : way);
+    if (!unmet)
+      return { ask, way, pending: pending && { ...pending, standIn: ask.to }, redirected: ask.to !== given.to };
+    const { id, need } = unmet;
+    const why = `${nameOf(frame, id)} needs ${needWords(frame, need)}`;
+    if (need.otherwise === undefined) {
+      note(run, "refused", ask.to, `${nameOf(frame, ask.to, ask.params)} was not opened: ${why}.`);
+      return null;
+    }
+    const later = need.resume && !pending ? ", and what was asked waits" : "";
+    note(run, "redirected", need.otherwise, `${why}: ${nameOf(frame, need.otherwise)} was opened instead${later}.`);
+    if (need.resume && !pending) {
+      const { to, params, as, how } = ask;
+      pending = { to, params, with: ask.with, as, how, cold: ask.link?.lays ?? false, standIn: need.otherwise };
+    }
+    ask = { ...ask, to: need.otherwise, params: noParams, with: noParams, as: null };
+  }
+  note(
+    run,
+    "needs-loop",
+    given.to,
+    `What stands in for ${nameOf(frame, given.to)} needs something itself, and so on: nothing was opened.`,
+  );
+  return null;
 };
 
 const closeAbove = (run: Run, entries: readonly Entry[], from: number, why: string): void => {
@@ -68,11 +159,14 @@ const layScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry =>
   const laid = (on: StackEntry): StackEntry =>
     withEntries(on, [...on.inside.entries, newScreen(run, id, enteringBy(ask))]);
   if ((ask.as ?? opensOf(run.frame, nodeIn(run, id)!, run.view)) !== "push") {
-    if (!isSame(entries.at(-1)!)) return laid(stack);
+    const top = entries.at(-1);
+    if (!top || !isSame(top)) return laid(stack);
     note(run, "already-there", id, `${name()} is on top already: nothing was laid over it.`);
     return stack;
   }
   const first = firstOverlay(run, stack);
+  // a stack that the sweep has just emptied holds nothing
+  if (entries.length === 0) return laid(stack);
   if (isSame(entries[first - 1]!)) {
     const covered = first < entries.length;
     const why = covered
@@ -218,26 +312,14 @@ const without = (run: Run, entry: Entry, key: number): Entry | null => {
   return entry;
 };
 
-/** Opens a node: finds its place, walks there, then does what `how` says. An app that was left is back by it. */
-export const open = (run: Run, state: State, ask: Ask): State => {
-  const from = ask.from ?? focusPath(run, state.root);
-  const way = nodeIn(run, ask.to) && isAttached(run.frame, ask.to) ? wayTo(run, ask.to, from) : null;
-  if (!way) {
-    note(
-      run,
-      "unattached",
-      ask.to,
-      nodeIn(run, ask.to)
-        ? `${nameOf(run.frame, ask.to)} stands in no container, so there is nowhere to open it. Put it into a stack or a hub.`
-        : `There is no node ${ask.to}.`,
-    );
-    return state;
-  }
-  let root = walk(run, state.root, way, 0, { ...ask, from });
+/** Opens what was granted: walks there, then does what `how` says. An app that was left is back by it. */
+export const openGranted = (run: Run, state: State, { ask, way }: Granted): State => {
+  const from = ask.from!;
+  let root = walk(run, state.root, way, 0, ask);
   if (ask.how === "clear") root = cleared(run, root, way, 0);
   if (ask.how === "replace") {
     const asker = from.at(-1)!;
-    if (topOf(run, root).key !== asker.key) {
+    if (!asker.inside && topOf(run, root).key !== asker.key) {
       const left = without(run, root, asker.key);
       if (left !== root) lose(run, asker);
       root = left ?? fresh(run, state.root.node);
@@ -245,4 +327,20 @@ export const open = (run: Run, state: State, ask: Ask): State => {
   }
   if (root === state.root && !state.outside && state.drawer === null) return state;
   return { ...state, root: root as StackEntry, outside: false, drawer: null };
+};
+
+const isAsked = (pending: Pending, { to, params }: Ask): boolean =>
+  pending.to === to && sameParams(pending.params, params);
+
+/** What waits once something was opened: what a redirect of it set, else what waited before, unless that is what was opened. */
+export const pendingAfter = (before: Pending | null, granted: Granted): Pending | null =>
+  granted.pending ?? (before && isAsked(before, granted.ask) ? null : before);
+
+/** Opens a node, or what stands in for it as its needs are not met. */
+export const open = (run: Run, state: State, ask: Ask): State => {
+  const granted = grant(run, state, ask);
+  if (!granted) return state;
+  const next = openGranted(run, state, granted);
+  const pending = pendingAfter(state.pending, granted);
+  return pending === next.pending ? next : { ...next, pending };
 };

@@ -4,8 +4,9 @@ import type { Frame, HubNode, Id, PairNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { focusPath, topOf } from "./focus.js";
 import { fresh } from "./make.js";
-import { open } from "./open.js";
+import { askOf, open } from "./open.js";
 import type { Run } from "./run.js";
+import { stand } from "./standing.js";
 import {
   type ContainerEntry,
   emptyUi,
@@ -191,11 +192,12 @@ export const refit = (before: Frame, frame: Frame, view: View, state: State, nam
     !focusPath(run, root).some((entry) => entry.key === top.key)
   ) {
     const outside = next.outside;
-    next = open(run, next, { to: id, params: top.params, with: top.carried, as: null, how: "add", from: null });
+    next = open(run, next, { ...askOf(id, top.params), with: top.carried });
     next = { ...next, outside };
     next = changedAt(next, focusPath(run, next.root), (entry) =>
       entry.node === id ? { ...entry, ui: top.ui, opens: null } : entry,
     );
   }
+  next = stand(run, { ...state, facts: next.facts }, next);
   return { ...next, nextKey: run.nextKey };
 };

@@ -8,13 +8,15 @@ import { step } from "./step.js";
 import { surfaceOf } from "./surface.js";
 
 /**
- * What a person could do next: a row and each action of every screen that can be touched, each tab in sight or in a
+ * What a person could do next: wait for what the screen does by itself, a row and each action of every screen that can be touched, each tab in sight or in a
  * drawer, a hub's extras, and going back. Each is one or two events: a drawer is opened first.
  */
 export const choicesAt = (frame: Frame, view: View, state: State): NavigationEvent[][] => {
   const { bars, screens, focus } = surfaceOf(frame, state, view);
   const choices: NavigationEvent[][] = [];
   const top = focus.at(-1)!;
+  const { after } = frame.nodes[top.node] as ScreenNode;
+  if (after) choices.push([{ do: "wait", ms: after.ms }]);
   for (const { entry, inert } of screens) {
     if (inert) continue;
     const { actions = [], body } = frame.nodes[entry.node] as ScreenNode;

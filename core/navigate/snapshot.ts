@@ -1,10 +1,10 @@
-import { fillPattern, patternOf } from "../address/pattern.js";
+import { addressFor } from "../address/pattern.js";
 import type { Face, FactValue, Frame, Id, Opens, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, Note } from "./events.js";
 import { topOf } from "./focus.js";
 import { ladderOf } from "./ladder.js";
-import { type Entry, entriesInside, isHub, isStack, type Params } from "./state.js";
+import { type Entry, entriesInside, isHub, isStack, isStuck, type Params } from "./state.js";
 import type { Step } from "./step.js";
 import { surfaceOf } from "./surface.js";
 
@@ -56,8 +56,7 @@ export const trailOf = (from: Entry): Id[] => {
 /** The address of a screen's entry: its pattern with its params filled in, or null. */
 export const addressOf = (frame: Frame, entry: Entry): string | null => {
   const node = frame.nodes[entry.node];
-  const pattern = node?.kind === "screen" ? patternOf(node as ScreenNode) : null;
-  return pattern && fillPattern(pattern, entry.params);
+  return node?.kind === "screen" ? addressFor(node as ScreenNode, entry.params) : null;
 };
 
 /** What is on screen after a step. */
@@ -70,7 +69,8 @@ export const snapshotOf = (frame: Frame, view: View, { state, moves, notes }: St
     moves,
     notes,
   };
-  if (outside)
+  const ladder = ladderOf(frame, view, state);
+  if (outside || isStuck(state))
     return {
       top: null,
       params: {},
@@ -80,7 +80,7 @@ export const snapshotOf = (frame: Frame, view: View, { state, moves, notes }: St
       tabs: {},
       bars: [],
       headers: [],
-      back: [],
+      back: outside ? [] : [ladder.end],
       ui: { scroll: 0, drafts: {}, received: null },
       overlay: null,
       carried: {},
@@ -89,7 +89,7 @@ export const snapshotOf = (frame: Frame, view: View, { state, moves, notes }: St
   const { focus, top, overlay, bars, headers, screens } = surfaceOf(frame, state, view);
   const hub = focus.findLast(isHub);
   const lens = { frame, view };
-  const ladder = ladderOf(frame, view, state);
+  if (!top) throw new Error("a state with entries shows no screen");
   return {
     top: top.node,
     params: top.params,

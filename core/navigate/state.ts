@@ -35,7 +35,7 @@ export interface ScreenEntry extends EntryCommon {
 }
 export interface StackInside {
   kind: "stack";
-  /** Lowest first; never empty. */
+  /** Lowest first; empty only in the root, when nothing may be shown. */
   entries: readonly Entry[];
 }
 export interface HubInside {
@@ -77,7 +77,9 @@ export interface Pending {
   with: Params;
   as: Opens | null;
   how: How;
+  /** A link asked for it, and lays its way as a cold one does. */
   cold: boolean;
+  /** What was opened instead. */
   standIn: Id;
 }
 
@@ -100,6 +102,13 @@ export const isStack = (entry: Entry): entry is StackEntry => entry.inside?.kind
 export const isHub = (entry: Entry): entry is HubEntry => entry.inside?.kind === "hub";
 
 export const isPair = (entry: Entry): entry is PairEntry => entry.inside?.kind === "pair";
+
+/** Whether nothing may be shown at all. */
+export const isStuck = (state: State): boolean => state.root.inside.entries.length === 0;
+
+/** Whether an entry of a node is in there, shown or not. */
+export const holdsNode = (from: Entry, id: Id): boolean =>
+  from.node === id || entriesInside(from).some((inner) => holdsNode(inner, id));
 
 const noEntries: readonly Entry[] = [];
 /** All entries directly inside, shown or not. */

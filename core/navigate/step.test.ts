@@ -17,7 +17,6 @@ import {
   wait,
 } from "../testing/frames.js";
 import type { NavigationEvent } from "./events.js";
-import { beyondRange } from "./range.js";
 
 describe("time", () => {
   const timed = (ms: number) =>
@@ -153,12 +152,6 @@ test("extras of a hub can be tapped while its rail or panel is seen", () => {
   const extra: NavigationEvent = { do: "tap", action: "cover", in: "home" };
   expect(runIn(frame, { width: 700 }, extra).top).toBe("cover");
   expect(runIn(frame, { width: 390 }, extra).codes).toEqual(["ignored"]);
-});
-
-test("a frame is said to be beyond the engine where it uses what that does not run", () => {
-  const frame = tabbed({}, { c: screen({ needs: [{ fact: "x", is: true }] }) });
-  expect(beyondRange(frame)).toEqual([{ pointer: "/nodes/c/needs", what: "Needs" }]);
-  expect(beyondRange(tabbed())).toEqual([]);
 });
 
 test("what is opened from outside counts as a start for what follows", () => {

@@ -2,21 +2,25 @@ import { factAtLaunch, factsOf, factValues, hasSystemBack, targetsOf } from "../
 import { isThere } from "../frame/faces.js";
 import type { Action, FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
 import { noInsets, targetIn, type View } from "../frame/view.js";
+import { targetOfLink } from "../address/addresses.js";
 import { paramsNamed } from "../address/pattern.js";
 import { act } from "./act.js";
 import { canDismiss, closeOverlay, goUp } from "./back.js";
 import { backOrDrawer, openDrawer, setDrawer } from "./drawer.js";
 import type { Move, NavigationEvent, Note } from "./events.js";
 import { focusPath, isNarrowAt, overlayOn, topOf } from "./focus.js";
+import { followCold, followRunning } from "./follow.js";
 import { fresh } from "./make.js";
+import { mayStart } from "./needs.js";
 import { movesBetween } from "./moves.js";
-import { open } from "./open.js";
+import { askOf, open } from "./open.js";
 import { readEvent } from "./read-event.js";
 import { emptied, nameOf, nodeIn, note, type Run } from "./run.js";
 import {
   type ContainerEntry,
   type Entry,
   type HubEntry,
+  isStuck,
   mapInside,
   noParams,
   pathTo,
@@ -26,6 +30,7 @@ import {
   type State,
   type Ui,
 } from "./state.js";
+import { stand } from "./standing.js";
 import { surfaceOf } from "./surface.js";
 import { tabAgain, withTab } from "./tabs.js";
 import { changedAt } from "./touch.js";
@@ -56,8 +61,12 @@ const ignore = (run: Run, state: State, node: Id | null, text: string): State =>
 
 const screenOf = (run: Run, entry: Entry): ScreenNode => run.frame.nodes[entry.node] as ScreenNode;
 
-/** Marks the top screen as new on top when it is: its time starts, and what it wants and lacks is said. */
-const settle = (run: Run, before: State | null, after: State): State => {
+/**
+ * What an event made of a state, once the standing rule holds in it. A screen that has become the top is marked as such:
+ * its time starts, and what it wants and lacks is said. `before` is null when nothing was on screen before.
+ */
+const settle = (run: Run, before: State | null, carried: State, from: State | null = before): State => {
+  const after = stand(run, from, carried);
   if (after.outside) return after;
   const path = focusPath(run, after.root);
   const top = path.at(-1)!;
@@ -167,6 +176,8 @@ const tab = (run: Run, state: State, to: Id): State => {
   const path = pathTo(state.root, bar.key)!;
   const i = path.length - 1;
   const hub = path[i] as HubEntry;
+  // a tab is shown though its needs are unmet: choosing it is an opening
+  if (!hub.inside.tabs[to] && !mayStart(run.frame, state.facts, to)) return open(run, state, askOf(to));
   const next = hub.inside.active === to ? tabAgain(run, hub, isNarrowAt(run, path, i)) : withTab(run, hub, to);
   if (next === hub && drawer === null) return state;
   return { ...state, root: rebuilt(path, i, next), drawer: drawer === null ? state.drawer : null };
@@ -233,10 +244,38 @@ const wait = (run: Run, state: State, ms: number, moves: Move[]): State => {
   return { ...now, clock: end };
 };
 
-const launchState = (run: Run, facts: Readonly<Record<Id, FactValue>>): State => {
-  const root = fresh(run, run.frame.root) as StackEntry;
-  const state = { root, facts, drawer: null, pending: null, clock: run.clock, outside: false, nextKey: run.nextKey };
-  return settle(run, null, state);
+/** An app that starts, by a link or not. What was never on screen is not told as taken out of it. */
+const launchState = (run: Run, facts: State["facts"], url?: string): State => {
+  const linked = url === undefined ? null : followCold(run, facts, url);
+  const state = linked ?? {
+    root: fresh(run, run.frame.root) as StackEntry,
+    facts,
+    drawer: null,
+    pending: null,
+    clock: run.clock,
+    outside: false,
+    nextKey: run.nextKey,
+  };
+  const { notes } = run;
+  run.notes = [];
+  const launched = settle(run, null, state);
+  run.notes = [...notes, ...run.notes.filter(({ code }) => code !== "swept")];
+  return launched;
+};
+
+/** The facts once the app's process has ended. */
+const factsAfterEnd = (run: Run, { facts }: State): State["facts"] => {
+  const kept = { ...facts };
+  for (const fact of factsOf(run.frame)) if (fact.lasting === false) kept[fact.id] = factAtLaunch(fact);
+  return kept;
+};
+
+/** A link that starts the app, which was not running: nothing of it is there any more. */
+const linkCold = (run: Run, state: State, url: string): State => {
+  const target = targetOfLink(run.frame, url);
+  if (target.kind === "ignored" || target.kind === "nowhere") return followRunning(run, state, url);
+  emptied(run, state.root);
+  return launchState(run, factsAfterEnd(run, state), url);
 };
 
 const withoutCarried = (entry: Entry): Entry => {
@@ -245,22 +284,26 @@ const withoutCarried = (entry: Entry): Entry => {
 };
 
 const kill = (run: Run, state: State): State => {
-  const facts = { ...state.facts };
-  for (const fact of factsOf(run.frame)) if (fact.lasting === false) facts[fact.id] = factAtLaunch(fact);
+  const facts = factsAfterEnd(run, state);
   const relaunch = run.frame.relaunch ?? "place";
   if (relaunch === "nothing") {
     emptied(run, state.root);
     return launchState(run, facts);
   }
-  const root = relaunch === "everything" ? state.root : (withoutCarried(emptied(run, state.root)) as StackEntry);
-  return settle(run, null, { ...state, root, facts, drawer: null, outside: false });
+  if (relaunch === "everything") return settle(run, null, { ...state, facts, drawer: null, outside: false }, state);
+  const root = withoutCarried(emptied(run, state.root)) as StackEntry;
+  const pending = state.pending && { ...state.pending, with: noParams };
+  return settle(run, null, { ...state, root, facts, pending, drawer: null, outside: false }, state);
 };
 
+const whileStuck = new Set<NavigationEvent["do"]>(["back", "open", "link", "wait", "view", "fact", "kill"]);
 const whileOutside = new Set<NavigationEvent["do"]>(["return", "open", "link", "wait", "view", "fact", "kill"]);
 
 const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[]): State => {
   if (state.outside && !whileOutside.has(event.do))
     return ignore(run, state, null, "The app was left: it has to be opened again first.");
+  if (isStuck(state) && !state.outside && !whileStuck.has(event.do))
+    return ignore(run, state, null, "Nothing of this app may be shown now, so nothing can be touched.");
   switch (event.do) {
     case "tap":
       return tap(run, state, event);
@@ -280,19 +323,10 @@ const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[])
       return goUp(run, state)?.state ?? ignore(run, state, null, "Nothing lies beneath this screen to go up to.");
     case "dismiss":
       return dismiss(run, state);
-    case "open": {
-      const ask = {
-        to: event.to,
-        params: event.params ?? noParams,
-        with: noParams,
-        as: null,
-        how: event.how ?? "add",
-        from: null,
-      };
-      return open(run, state, ask);
-    }
+    case "open":
+      return open(run, state, { ...askOf(event.to, event.params), how: event.how ?? "add" });
     case "link":
-      return ignore(run, state, null, "Links are not followed yet.");
+      return event.start === "cold" ? linkCold(run, state, event.url) : followRunning(run, state, event.url);
     case "fact":
       return setFact(run, state, event.id, event.is);
     case "wait":
@@ -312,13 +346,13 @@ const carryOut = (run: Run, state: State, event: NavigationEvent, moves: Move[])
   }
 };
 
-/** The first state of an app, with the facts as given or as at a launch. */
-export const launch = (frame: Frame, view: View, given: Readonly<Record<Id, FactValue>> = {}): Step => {
+/** The first state of an app, with the facts as given or as at a launch; by a link, where that leads. */
+export const launch = (frame: Frame, view: View, given: Readonly<Record<Id, FactValue>> = {}, url?: string): Step => {
   const run = newRun(frame, view, 0, 1);
   const facts: Record<Id, FactValue> = {};
   for (const fact of factsOf(frame))
     facts[fact.id] = Object.hasOwn(given, fact.id) ? given[fact.id]! : factAtLaunch(fact);
-  const state = launchState(run, facts);
+  const state = launchState(run, facts, url);
   return { state: { ...state, nextKey: run.nextKey }, moves: [], notes: run.notes };
 };
 
@@ -341,8 +375,10 @@ export const step = (frame: Frame, view: View, state: State, event: NavigationEv
   const moves: Move[] = [];
   const carried = carryOut(run, state, event, moves);
   if (carried === state) return { state, moves, notes: run.notes };
-  const settled = event.do === "wait" || event.do === "kill" ? carried : settle(run, state, carried);
-  if (event.do !== "wait" && event.do !== "kill") moves.push(...movesBetween(run, state.root, settled.root));
+  // a wait settles after each thing that happened in it; of an app that starts anew nothing moves
+  const isAnew = event.do === "kill" || (event.do === "link" && event.start === "cold");
+  const settled = event.do === "wait" || isAnew ? carried : settle(run, state, carried);
+  if (event.do !== "wait" && !isAnew) moves.push(...movesBetween(run, state.root, settled.root));
   return {
     state: run.nextKey === settled.nextKey ? settled : { ...settled, nextKey: run.nextKey },
     moves,

@@ -12,6 +12,7 @@ import {
   isHub,
   isPair,
   isStack,
+  isStuck,
   type Pane,
   type PairEntry,
   type ScreenEntry,
@@ -105,7 +106,8 @@ export interface Surface {
   /** The overlays over everything, lowest first. */
   over: OverlayScene[];
   focus: readonly Entry[];
-  top: ScreenEntry;
+  /** The top screen; null while nothing may be shown. */
+  top: ScreenEntry | null;
   /** The top overlay, if there is one. */
   overlay: { node: Id; opens: Exclude<Opens, "push"> } | null;
   /** The faces that can be seen, outermost first. */
@@ -341,9 +343,23 @@ const outermost: Around = {
   strip: null,
 };
 
+/** What can be seen where nothing may be shown. */
+const nothing: Surface = {
+  base: null,
+  over: [],
+  focus: [],
+  top: null,
+  overlay: null,
+  bars: [],
+  headers: [],
+  screens: [],
+  drawer: null,
+};
+
 export const surfaceOf = (frame: Frame, state: State, view: View): Surface => {
   const lens = { frame, view };
   const focus = focusPath(lens, state.root);
+  if (isStuck(state)) return { ...nothing, focus };
   const builder = new SceneBuilder(lens, state.facts, focus);
   const root = builder.scene(state.root, outermost);
   const full = builder.over.findLastIndex((overlay) => overlay.opens === "fullscreen" && overlay.over === "all");

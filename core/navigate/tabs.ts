@@ -2,6 +2,7 @@ import { againOf, backOf, keepOf, startOf } from "../frame/defaults.js";
 import type { HubNode, Id } from "../frame/types.js";
 import { isNarrowIn, isSplit, type Lens, shownInside } from "./focus.js";
 import { fresh } from "./make.js";
+import { mayStart } from "./needs.js";
 import { emptied, lose, nodeIn, type Run } from "./run.js";
 import {
   type ContainerEntry,
@@ -10,6 +11,7 @@ import {
   isHub,
   isPair,
   isStack,
+  type State,
   withChild,
   withEntries,
   withHub,
@@ -43,12 +45,14 @@ export const withTab = (run: Run, hub: HubEntry, to: Id, entry?: Entry): HubEntr
 };
 
 /** The hub after a Back that it follows itself, or null when Back goes past it. */
-export const hubBack = (run: Run, hub: HubEntry): HubEntry | null => {
+export const hubBack = (run: Run, hub: HubEntry, facts: State["facts"]): HubEntry | null => {
   const node = hubNode(run, hub);
   const { active, visits } = hub.inside;
   const rule = backOf(node);
   const to = rule === "start" ? startOf(node) : rule === "visited" ? visits.at(-1) : undefined;
   if (to === undefined || to === active) return null;
+  // a tab that may not be shown is passed over
+  if (!hub.inside.tabs[to] && !mayStart(run.frame, facts, to)) return null;
   const next = withTab(run, hub, to);
   return withHub(next, { visits: visits.filter((id) => id !== to && id !== active) });
 };

@@ -53,13 +53,6 @@ describe("ways", () => {
   });
 });
 
-test("of a frame that is not run no way is taken, and nothing is said of what a change would do to Back", () => {
-  const needy = tabbed({}, { c: screen({ needs: [{ fact: "in", is: true }] }) });
-  expect(looksOf(needy, view, "item").map(({ taken }) => taken)).toEqual([null, null, null]);
-  const look = consequencesOf(needy, needy, view, "item");
-  expect(look).toMatchObject({ changed: [], broken: [], back: { before: [], after: [] } });
-});
-
 describe("what a change would do", () => {
   test("moved beside the hub, a screen loses its bar, and every way in changes", () => {
     const look = consequencesOf(

@@ -3,7 +3,6 @@ import { indexOf } from "../frame/frame-index.js";
 import type { Action, Do, Frame, Id, Node } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "./events.js";
-import { isInRange } from "./range.js";
 import { exploreFrom, type Reached } from "./route.js";
 import { type Snapshot, snapshotOf } from "./snapshot.js";
 import type { State } from "./state.js";
@@ -115,9 +114,8 @@ const readyFor = (frame: Frame, view: View, state: State, way: Way): State | nul
 
 const nowhere: ReadonlyMap<Id, Reached> = new Map();
 
-/** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view, or the frame is not run. */
+/** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view. */
 export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => {
-  if (!isInRange(frame)) return null;
   const isKnown = canExplore(frame);
   const explored = isKnown ? exploredOf(frame, view) : nowhere;
   const isHub = frame.nodes[way.from]?.kind === "hub";

@@ -18,7 +18,6 @@ import { isAttached, placesOf } from "../frame/frame-index.js";
 import { hasRoomToSplit } from "../frame/opens.js";
 import type { Frame, HubNode, Id, Node, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { isInRange } from "../navigate/range.js";
 import { plainName } from "../navigate/run.js";
 import { type Snapshot, snapshotOf } from "../navigate/snapshot.js";
 import type { State } from "../navigate/state.js";
@@ -38,7 +37,7 @@ interface Asked<N extends Node = Node> {
 type Says<N extends Node = Node> = (asked: Asked<N>) => string;
 
 const shownIn = (frame: Frame, view: View, id: Id): Asked["shown"] => {
-  if (!isInRange(frame) || !isAttached(frame, id)) return null;
+  if (!isAttached(frame, id)) return null;
   const first = launch(frame, view);
   const at = step(frame, view, first.state, { do: "open", to: id });
   if (at.state.outside) return null;
@@ -69,7 +68,6 @@ const coverSays = (frame: Frame, id: Id, snapshot: Snapshot, before: readonly { 
 };
 
 const opens: Says = ({ frame, view, id }) => {
-  if (!isInRange(frame)) return "";
   if (!isAttached(frame, id)) return "stands in no container, so nothing opens it";
   const [place] = placesOf(frame, id);
   if (place !== undefined && frame.nodes[place]!.kind !== "stack")

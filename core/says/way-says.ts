@@ -1,13 +1,11 @@
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { isInRange } from "../navigate/range.js";
 import { takeWay, type Way } from "../navigate/ways.js";
 import { losesBar, overlayWord } from "./words.js";
 
 /** What taking a way does to what can be seen, in a few words: worked out by taking it. */
 export const waySays = (frame: Frame, view: View, way: Way): string => {
-  if (!isInRange(frame)) return "";
   if (!isAttached(frame, way.to)) return "loose: leads nowhere";
   const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
   if (!taken) return "cannot be taken in this view";

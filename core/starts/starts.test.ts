@@ -1,7 +1,6 @@
 import { faultsOf } from "../frame/faults.js";
 import { plainFrame } from "../frame/write.js";
 import { viewOf } from "../frame/view.js";
-import { isInRange } from "../navigate/range.js";
 import { exploredOf } from "../navigate/ways.js";
 import { runIn, tap } from "../testing/frames.js";
 import { startingShapes } from "./starts.js";
@@ -11,7 +10,6 @@ test.each(startingShapes.map((shape) => [shape.label, shape] as const))(
   (_label, { frame }) => {
     expect(faultsOf(frame)).toEqual([]);
     expect(plainFrame(frame)).toEqual(frame);
-    expect(isInRange(frame)).toBe(true);
     const screens = Object.keys(frame.nodes).filter((id) => frame.nodes[id]!.kind === "screen");
     for (const view of [viewOf(frame, {}), viewOf(frame, { width: 1100, height: 800 })])
       expect([...exploredOf(frame, view).keys()].sort()).toEqual(screens.sort());

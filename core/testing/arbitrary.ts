@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { childrenOf } from "../frame/defaults.js";
-import type { Action, Do, Frame, Id, Node, ScreenNode } from "../frame/types.js";
+import type { Action, Do, Frame, Id, Need, Node, ScreenNode } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
 import type { View } from "../frame/view.js";
 import { plainFrame } from "../frame/write.js";
@@ -10,9 +10,10 @@ import type { State } from "../navigate/state.js";
 
 // random sound frames, events and edits, for the laws
 
-const pathOf = (id: Id, n: number): string | undefined => [undefined, `/${id}`, `/${id}/:x`, `/${id}/:x?`][n % 4];
+const pathOf = (id: Id, n: number): string | undefined =>
+  [undefined, `/${id}`, `/${id}/:x`, `/${id}/:x?`, `/${id}/*`, `/deep/:x/${id}`, `/deep/:y/${id}/:x`][n % 7];
 
-/** A sound frame of up to about 30 nodes: nested stacks, hubs and pairs, overlays, drawers, shared screens, actions of every kind, timers. */
+/** A sound frame of up to about 30 nodes: nested stacks, hubs and pairs, overlays, drawers, shared screens, actions of every kind, timers, addresses, and in every other one needs. */
 export const anyFrame = (): fc.Arbitrary<Frame> =>
   fc.array(fc.nat(1_000_000), { minLength: 60, maxLength: 160 }).map((dice) => {
     let at = 0;
@@ -29,11 +30,14 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     });
     const screen = (): Id => {
       const id = `s${(count += 1)}`;
-      const path = pathOf(id, roll(4));
+      const path = pathOf(id, roll(7));
       nodes[id] = {
         kind: "screen",
         title: `${id} {x}`,
         ...(path && { path }),
+        ...(path && roll(4) === 0 && { also: [`/old/${id}/:x`] }),
+        ...(path && roll(4) === 0 && { running: of("open", "rebuild") }),
+        ...(roll(4) === 0 && { params: { x: of("text", "whole"), q: of("text", "whole") } }),
         ...(roll(4) === 0 && { bars: "hide" as const }),
         ...(roll(5) === 0 && { header: of("off", "on") }),
         ...(roll(3) === 0 && lifted()),
@@ -69,7 +73,8 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
           ...over,
         };
       else {
-        nodes[id] = { kind: "stack", children, start: children[roll(children.length)]!, ...over };
+        const base = of<{ base?: Id | null }>({}, { base: null }, { base: of(...children) });
+        nodes[id] = { kind: "stack", children, start: children[roll(children.length)]!, ...base, ...over };
         stacks.push(id);
       }
       return id;
@@ -88,6 +93,17 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       if (id && to.kind === "stack" && !to.children.includes(id)) to.children.push(id);
     }
     nodes.loose = { kind: "screen" };
+    const isNeedy = roll(2) === 0;
+    const need = (): Need => ({
+      ...of<Pick<Need, "fact" | "is">>(
+        { fact: "on", is: true },
+        { fact: "on", is: false },
+        { fact: "role", is: "host" },
+        { fact: "role", is: ["guest", "member"] },
+      ),
+      ...(roll(3) > 0 && { otherwise: of(...all) }),
+      ...(roll(2) === 0 && { resume: true }),
+    });
     const doing = (deep = 0): Do =>
       of<() => Do>(
         () => ({
@@ -101,11 +117,16 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
         () => ({ kind: "back" }),
         () => ({ kind: "close", give: { got: "{x}" } }),
         () => ({ kind: "root" }),
-        () => ({ kind: "set", fact: "on", is: roll(2) === 0, ...(deep === 0 && { then: doing(1) }) }),
+        () => ({
+          kind: "set",
+          ...of({ fact: "on", is: roll(2) === 0 }, { fact: "role", is: of("guest", "member", "host") }),
+          ...(deep === 0 && { then: doing(1) }),
+        }),
         () => ({ kind: "menu" }),
       )();
     for (const id of all) {
       const node = nodes[id]!;
+      if (isNeedy && roll(5) === 0) node.needs = Array.from({ length: 1 + roll(2) }, need);
       if (node.kind !== "screen") continue;
       const actions: Action[] = Array.from({ length: roll(3) }, (_, i) => ({
         id: `a${i}`,
@@ -128,7 +149,18 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
         { id: "swipe", label: "Swipe", systemBack: false, edgeSwipe: true },
         { id: "none", label: "None", systemBack: false },
       ],
-      facts: [{ id: "on", label: "On", lasting: roll(2) === 0 }],
+      address: {
+        scheme: "any",
+        hosts: ["any.example"],
+        ...(roll(2) === 0 && { running: "rebuild" as const }),
+        ...(roll(2) === 0 && {
+          lost: all.find((id) => nodes[id]!.kind === "screen" && !(nodes[id] as ScreenNode).path),
+        }),
+      },
+      facts: [
+        { id: "on", label: "On", lasting: roll(2) === 0 },
+        { id: "role", label: "Role", values: ["guest", "member", "host"], launch: of("guest", "host"), lasting: true },
+      ],
       relaunch: of("nothing", "place", "everything"),
       root,
       nodes,
@@ -158,6 +190,32 @@ export const eventAt = (frame: Frame, view: View, state: State, event: unknown):
   if (state.outside) return { do: "return" };
   const events = choicesAt(frame, view, state).map(([first]) => first!);
   return events[event.n % events.length] ?? { do: "back" };
+};
+
+/** A link as `anyFrame` has addresses, or none at all. */
+export const anyLink = (): fc.Arbitrary<NavigationEvent & { do: "link" }> => {
+  const text = fc.oneof(fc.constantFrom("1", "22", "a"), fc.string({ maxLength: 4, unit: "binary" }));
+  const path = fc
+    .tuple(fc.integer({ min: 1, max: 24 }), text, text, fc.constantFrom("", "?q=1", "?q=%E4&x=2", "#end", "/"))
+    .chain(([n, x, y, end]) => {
+      const [first, second] = [encodeURIComponent(x.toWellFormed()), encodeURIComponent(y.toWellFormed())];
+      const id = `s${n}`;
+      return fc.constantFrom(
+        `/${id}${end}`,
+        `/${id}/${first}${end}`,
+        `/${id}/${first}/${second}${end}`,
+        `/deep/${first}/${id}${end}`,
+        `/deep/${first}/${id}/${second}${end}`,
+        `/old/${id}/${first}${end}`,
+        `any://${id}/${first}`,
+        `https://any.example/${id}${end}`,
+      );
+    });
+  return fc.record({
+    do: fc.constant("link" as const),
+    url: fc.oneof({ weight: 6, arbitrary: path }, { weight: 1, arbitrary: fc.string({ unit: "binary" }) }),
+    start: fc.constantFrom("cold" as const, "running" as const),
+  });
 };
 
 /** Any event: about one in two is one that a person could cause right then, about one in twenty is none at all. */
@@ -199,9 +257,18 @@ export const anyEvent = (): fc.Arbitrary<unknown> =>
       }),
     },
     {
-      weight: 1,
+      weight: 2,
       arbitrary: fc.record({ do: fc.constant("fact"), id: fc.constantFrom("on", "off"), is: fc.boolean() }),
     },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        do: fc.constant("fact"),
+        id: fc.constant("role"),
+        is: fc.constantFrom("guest", "member", "host"),
+      }),
+    },
+    { weight: 4, arbitrary: anyLink() },
     {
       weight: 1,
       arbitrary: fc.record({

@@ -88,7 +88,6 @@ export function TopLine() {
           className="flex items-center gap-1.5 border-b-[3px] border-petrol px-2 pt-[3px] font-semibold text-petrol"
         >
           <span className="mono">1</span> Plan
-          <Health />
         </span>
       </nav>
       {menu ? (
@@ -153,11 +152,4 @@ function InFile() {
       {file.name}
     </span>
   );
-}
-
-/** The plan's health: what the device cannot run, and what lies loose. */
-function Health() {
-  const beyond = useSession((session) => session.device.beyond.length);
-  if (beyond === 0) return null;
-  return <span className="rounded-sm bg-clay-soft px-1 text-[12px]">{beyond} not run</span>;
 }

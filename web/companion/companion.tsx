@@ -21,7 +21,6 @@ import { LiveDevice } from "../device/live-device.js";
 import { Button } from "../parts/button.js";
 import { Choice } from "../parts/choice.js";
 import { useSize } from "../parts/use-size.js";
-import { Beyond } from "./beyond.js";
 import { LadderLine } from "./ladder-line.js";
 import { Outside } from "./outside.js";
 
@@ -46,12 +45,9 @@ export function Companion({ onFold }: { onFold: () => void }) {
   const both = useSession((session) => session.sideBySide) && targetsOf(frame).length > 1;
   const [ghost, setGhost] = useState<number | null>(null);
 
-  const { view, beyond } = device;
+  const { view } = device;
   const { state } = device.at;
-  const ladder = useMemo(
-    () => (beyond.length || state.outside ? null : ladderOf(frame, view, state)),
-    [frame, view, state, beyond],
-  );
+  const ladder = useMemo(() => (state.outside ? null : ladderOf(frame, view, state)), [frame, view, state]);
   const target = targetIn(frame, view);
   const shown = ghost !== null ? ladder?.steps[ghost] : undefined;
   const views = useMemo(
@@ -66,7 +62,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
         1,
       )
     : 0;
-  const address = beyond.length || state.outside ? null : addressOf(frame, topOf({ frame, view }, state.root));
+  const address = state.outside ? null : addressOf(frame, topOf({ frame, view }, state.root));
 
   const climb = (steps: number) => {
     for (let i = 0; i < steps; i += 1) {
@@ -141,9 +137,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
                 className={`relative overflow-hidden border bg-plate-2 ${shown ? "border-dashed border-petrol" : "border-ink"}`}
                 style={{ borderRadius: 14, width: each.width * scale, height: each.height * scale }}
               >
-                {beyond.length > 0 ? (
-                  <Beyond beyond={beyond} />
-                ) : state.outside ? (
+                {state.outside ? (
                   <Outside onReturn={() => opened.send({ do: "return" })} onRelaunch={() => opened.relaunch()} />
                 ) : (
                   <LiveDevice
@@ -163,7 +157,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
                 )}
               </div>
             )}
-            {both && beyond.length === 0 && !state.outside && (
+            {both && !state.outside && (
               <p className="text-ink-2" style={{ width: each.width * scale }}>
                 Back: {backWords(frame, each, state)}
               </p>
@@ -191,7 +185,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
           {hasSystemBack(target) ? (
             <Button
               icon="arrow-u-up-left"
-              disabled={state.outside || beyond.length > 0}
+              disabled={state.outside}
               onClick={() => opened.send({ do: "back" })}
               title="The Back that this target's system has"
             >
@@ -200,7 +194,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
           ) : hasEdgeSwipe(target) ? (
             <Button
               icon="hand-swipe-right"
-              disabled={state.outside || beyond.length > 0}
+              disabled={state.outside}
               onClick={() => opened.send({ do: "up" })}
               title="A swipe from the edge of the device"
             >

@@ -1,6 +1,4 @@
 import {
-  beyondRange,
-  type Beyond,
   type Edit,
   explain,
   explainEdit,
@@ -22,8 +20,6 @@ import {
 /** The live device: where the person is in the app, in which view, and why. A value. */
 export interface Device {
   view: View;
-  /** What the frame uses that cannot be run; then nothing is run at all. */
-  beyond: readonly Beyond[];
   at: Step;
   /** Why the last event did what it did. */
   reasons: readonly string[];
@@ -31,20 +27,8 @@ export interface Device {
 
 export const newDevice = (frame: Frame, given: Partial<View> = {}): Device => {
   const view = viewOf(frame, given);
-  const beyond = beyondRange(frame);
-  if (beyond.length) return { view, beyond, at: nowhere(), reasons: [] };
   const at = launch(frame, view);
-  return { view, beyond, at, reasons: explain(frame, view, null, null, at) };
-};
-
-/** Where a device is that shows nothing, as its frame is not run. */
-const nowhere = (): Step => launch(empty, viewOf(empty));
-
-const empty: Frame = {
-  format: "handy-frame/1",
-  name: "Nothing",
-  root: "app",
-  nodes: { app: { kind: "stack", children: ["nothing"] }, nothing: { kind: "screen" } },
+  return { view, at, reasons: explain(frame, view, null, null, at) };
 };
 
 /** The device after an event. */
@@ -68,12 +52,9 @@ const namesOf = (edit: Edit | null): Record<Id, Id> => {
 /** The device on a frame that was edited: it keeps its place as far as that exists. */
 export const withFrame = (frame: Frame, device: Device, edit: Edit | null, before?: Frame): Device => {
   const view = viewOf(frame, device.view);
-  const beyond = beyondRange(frame);
-  // nothing of an app that was not run can be gone on with, nor of one that is not run any more
-  if (beyond.length || device.beyond.length) return newDevice(frame, view);
   const at: Step = { state: refit(before ?? frame, frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
   const reasons = before ? explainEdit(before, frame, view, device.at.state, at.state) : [];
-  return { view, beyond, at, reasons: reasons.length ? reasons : device.reasons };
+  return { view, at, reasons: reasons.length ? reasons : device.reasons };
 };
 
 /** The device on a screen, brought there as a person would come; opened from outside when no way leads there. */

@@ -67,29 +67,6 @@ describe("an open frame", () => {
   });
 });
 
-test("a frame that is not run is planned all the same, and run again once it can be", () => {
-  opened.edit(
-    {
-      kind: "batch",
-      edits: [
-        { kind: "setFrame", key: "facts", value: [{ id: "in", label: "In" }] },
-        { kind: "set", node: "cover", key: "needs", value: [{ fact: "in", is: true }] },
-      ],
-    },
-    "Let it need something",
-  );
-  expect(now().device.beyond).toHaveLength(1);
-  opened.send(pick(1));
-  opened.putDevice("item");
-  opened.relaunch();
-  opened.edit(title("See"), "Call it See");
-  opened.undo();
-  opened.undo();
-  expect(now().device).toMatchObject({ beyond: [], reasons: ["Launched at A, the start of app."] });
-  opened.send(pick(1));
-  expect(now().device.reasons[0]).toMatch("Item 1 was laid on top");
-});
-
 describe("with others at the same frame", () => {
   test("its own edits go on top of what it missed", async () => {
     elsewhere(title("Theirs", "b"));

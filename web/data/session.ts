@@ -107,7 +107,7 @@ export class OpenFrame {
   private deviceFrom(frame: Frame, id: string, given: Partial<View>): Device {
     const device = newDevice(frame, given);
     const left = readStored<Device["at"]["state"]>("session", deviceKey(id));
-    if (!left || device.beyond.length) return device;
+    if (!left) return device;
     try {
       return withFrame(
         frame,
@@ -192,7 +192,6 @@ export class OpenFrame {
   /** An event on the device; on one of another target, if that is named: the state is the same on all. */
   send(event: NavigationEvent, target?: Id): void {
     const { frame, device } = this.now;
-    if (device.beyond.length > 0) return;
     const own = device.view.target;
     const next = withEvent(frame, { ...device, view: { ...device.view, target: target ?? own } }, event);
     this.external.set({ device: { ...next, view: { ...next.view, target: own } } });
@@ -205,13 +204,12 @@ export class OpenFrame {
 
   putDevice(id: Id): void {
     const { frame, device } = this.now;
-    if (device.beyond.length === 0) this.external.set({ device: putOn(frame, device, id) });
+    this.external.set({ device: putOn(frame, device, id) });
   }
 
   /** Puts the device where a route starts and goes along it. */
   follow(start: Device["at"]["state"], events: readonly NavigationEvent[]): void {
     const { frame, device } = this.now;
-    if (device.beyond.length > 0) return;
     let next: Device = { ...device, at: { state: start, moves: [], notes: [] } };
     for (const event of events) next = withEvent(frame, next, event);
     this.external.set({ device: next });

@@ -62,7 +62,7 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
   // who works the device by keys goes on where the screen went: what had the focus is gone, or lies under an overlay
   const box = useRef<HTMLDivElement>(null);
   const worked = useRef(false);
-  const topKey = surface?.top.key;
+  const topKey = surface?.top?.key;
   useEffect(() => {
     const elsewhere = (event: FocusEvent) => {
       if (!box.current?.contains(event.target as Node)) worked.current = false;

@@ -44,10 +44,9 @@ export interface BenchProps {
 /** The drawer at the foot of the plan: everything about what is chosen, each with what it causes. */
 export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose, tools }: BenchProps) {
   const opened = useOpenFrame();
-  const runs = useSession((session) => session.device.beyond.length === 0);
   const { id } = chosen;
   const node = frame.nodes[id]!;
-  const looks = useMemo(() => (runs ? looksOf(frame, view, id) : []), [frame, view, id, runs]);
+  const looks = useMemo(() => looksOf(frame, view, id), [frame, view, id]);
 
   const said = useMemo(() => propertySays(frame, view, id), [frame, view, id]);
 
@@ -101,7 +100,7 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
         {tools}
         <Button
           onClick={() => opened.putDevice(id)}
-          disabled={!runs || places.length === 0}
+          disabled={places.length === 0}
           title="Brings the device here as a person would come (P)"
         >
           Put the device here

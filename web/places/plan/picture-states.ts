@@ -11,8 +11,7 @@ import {
 } from "../../../core/index.js";
 
 /** For each card the state its picture shows: as a person first comes there, else opened from outside. */
-export const pictureStates = (frame: Frame, view: View, runs: boolean): ((card: Pick<Card, "id">) => State | null) => {
-  if (!runs) return () => null;
+export const pictureStates = (frame: Frame, view: View): ((card: Pick<Card, "id">) => State | null) => {
   const known = new Map<string, State | null>();
   const first = launch(frame, view).state;
   const explored = canExplore(frame) ? exploredOf(frame, view) : null;

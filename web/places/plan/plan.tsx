@@ -41,7 +41,6 @@ export function Plan() {
   const name = useSession((session) => session.id);
   const view = useSession((session) => session.device.view);
   const state = useSession((session) => session.device.at.state);
-  const runs = useSession((session) => session.device.beyond.length === 0);
   const dark = useDark();
   const [asked, choose] = useChosen();
   const askedToo = useSession((session) => session.others);
@@ -79,13 +78,13 @@ export function Plan() {
 
   // pictures and the bench follow when the plan itself and the device are painted
   const deferred = useDeferredValue(frame);
-  const shown = useMemo(() => pictureStates(deferred, view, runs), [deferred, view, runs]);
+  const shown = useMemo(() => pictureStates(deferred, view), [deferred, view]);
 
   const device = useMemo<DeviceSpot>(() => {
-    const path = runs && !state.outside ? focusPath({ frame, view }, state.root) : [];
+    const path = !state.outside ? focusPath({ frame, view }, state.root) : [];
     const tabs = path.flatMap(({ node, inside }) => (inside?.kind === "hub" ? [`${node} ${inside.active}`] : []));
     return { screen: path.at(-1)?.node, parent: path.at(-2)?.node, tabs: new Set(tabs) };
-  }, [frame, view, state, runs]);
+  }, [frame, view, state]);
 
   const edit = useMake();
   const make = (planned: Planned | null): boolean => {

@@ -26,7 +26,6 @@ type Shown = "routes" | "ways";
 
 /** How a person gets from one screen to another, and every way there is. */
 export default function RoutesPanel({ frame, view, chosen, onChoose, onClose }: PanelProps) {
-  const runs = useSession((session) => session.device.beyond.length === 0);
   const here = useSession((session) => session.device.at.state);
   const [shown, setShown] = useState<Shown>("routes");
   const [from, setFrom] = useState<Id | null>(() => topOf({ frame, view }, here.root).node);
@@ -70,9 +69,7 @@ export default function RoutesPanel({ frame, view, chosen, onChoose, onClose }: 
         <span className="grow" />
         <Button onClick={onClose}>Done</Button>
       </header>
-      {!runs ? (
-        <p className="p-3 text-ink-2">The frame uses what cannot be run yet, so no way can be taken.</p>
-      ) : shown === "ways" ? (
+      {shown === "ways" ? (
         <WayTable frame={frame} view={view} onChoose={choose} />
       ) : source && target ? (
         <Routes frame={frame} view={view} from={source} to={target} onChoose={choose} />

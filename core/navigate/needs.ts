@@ -1,0 +1,103 @@
+import { childrenOf, factsOf, factValues, startOf } from "../frame/defaults.js";
+import { indexOf } from "../frame/frame-index.js";
+import type { FactValue, Frame, Id, Need } from "../frame/types.js";
+import type { State } from "./state.js";
+
+type Facts = State["facts"];
+
+export const isMet = (facts: Facts, { fact, is }: Need): boolean => {
+  const value = facts[fact]!;
+  return Array.isArray(is) ? is.includes(value) : value === is;
+};
+
+/** The first need of a node that the facts do not meet; undefined when all are met. */
+export const unmetOf = (frame: Frame, facts: Facts, id: Id): Need | undefined =>
+  frame.nodes[id]?.needs?.find((need) => !isMet(facts, need));
+
+/** A node whose need is not met. */
+export interface Unmet {
+  id: Id;
+  need: Need;
+}
+
+export const firstUnmet = (frame: Frame, facts: Facts, ids: Iterable<Id>): Unmet | null => {
+  for (const id of ids) {
+    const need = unmetOf(frame, facts, id);
+    if (need) return { id, need };
+  }
+  return null;
+};
+
+/** The nodes a container shows when nobody has been there: its start, that one's start, and so on down to a screen. */
+export const downStarts = (frame: Frame, id: Id): Id[] => {
+  const ids: Id[] = [];
+  for (let node = frame.nodes[id]; node && node.kind !== "screen";) {
+    const start: Id | undefined = node.kind === "pair" ? node.list : startOf(node);
+    if (start === undefined) break;
+    ids.push(start);
+    node = frame.nodes[start];
+  }
+  return ids;
+};
+
+/** Whether a node may be shown as it starts. */
+export const mayStart = (frame: Frame, facts: Facts, id: Id): boolean =>
+  firstUnmet(frame, facts, [id, ...downStarts(frame, id)]) === null;
+
+/** Whether a node may be shown where it stands, by one of its places. */
+export const mayStand = (frame: Frame, facts: Facts, id: Id): boolean => {
+  const { places, ways } = indexOf(frame);
+  if (unmetOf(frame, facts, id)) return false;
+  return (
+    id === frame.root ||
+    (places.get(id) ?? []).some((place) => firstUnmet(frame, facts, ways.get(place) ?? []) === null)
+  );
+};
+
+/** Every need between the root and a node, by its first place, outermost first, its own last. */
+export const needsAbove = (frame: Frame, id: Id): Unmet[] => {
+  const { places, ways } = indexOf(frame);
+  const place = places.get(id)?.[0];
+  const way = [...(place === undefined ? [] : (ways.get(place) ?? [])), id];
+  return way.flatMap((at) => (frame.nodes[at]?.needs ?? []).map((need) => ({ id: at, need })));
+};
+
+const withNeeds = new WeakMap<Frame["nodes"], boolean>();
+
+/** Whether any node of the frame needs anything. */
+export const hasNeeds = (frame: Frame): boolean => {
+  let has = withNeeds.get(frame.nodes);
+  if (has === undefined)
+    withNeeds.set(frame.nodes, (has = Object.values(frame.nodes).some((node) => (node.needs?.length ?? 0) > 0)));
+  return has;
+};
+
+/** A value of a fact in words: `Signed in`, `not Signed in`, or `Session is out`. */
+export const factWords = (frame: Frame, id: Id, is: FactValue): string => {
+  const label = factsOf(frame).find((fact) => fact.id === id)?.label ?? id;
+  if (is === true) return label;
+  return is === false ? `not ${label}` : `${label} is ${is}`;
+};
+
+/** What a need asks for, in words. */
+export const needWords = (frame: Frame, { fact, is }: Need): string =>
+  (Array.isArray(is) ? is : [is]).map((value) => factWords(frame, fact, value)).join(" or ");
+
+/** All combinations of the values the facts may have, the launch values first; at most `most`. */
+export const factCombinations = (frame: Frame, most = 32): Facts[] => {
+  let all: Record<Id, FactValue>[] = [{}];
+  for (const fact of factsOf(frame)) {
+    const { launch } = fact;
+    const values = [...factValues(fact)].sort((a, b) => Number(b === launch) - Number(a === launch));
+    const next = all.flatMap((facts) => values.map((is) => ({ ...facts, [fact.id]: is })));
+    if (next.length > most) break;
+    all = next;
+  }
+  return all;
+};
+
+/** Children of a container that may be shown as they start, in their order. */
+export const openChildren = (frame: Frame, facts: Facts, id: Id): Id[] => {
+  const node = frame.nodes[id];
+  return node ? childrenOf(node).filter((child) => mayStart(frame, facts, child)) : [];
+};
