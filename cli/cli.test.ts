@@ -33,6 +33,7 @@ const changed = (change: (frame: any) => void): string => {
 describe("play", () => {
   test("prints a snapshot after the launch and after each event", async () => {
     const events = file("events.json", [
+      { do: "wait", ms: 1200 },
       { do: "pick", row: 3 },
       { do: "pick", row: 2 },
       { do: "tap", action: "picture" },
@@ -42,6 +43,7 @@ describe("play", () => {
     const snapshots = JSON.parse(out);
     expect(code).toBe(0);
     expect(snapshots.map((snapshot: any) => [snapshot.top, snapshot.bars.length, snapshot.back.join(" ")])).toEqual([
+      ["splash", 0, "exit"],
       ["plots", 1, "exit"],
       ["plot", 1, "plots exit"],
       ["bed", 1, "plot plots exit"],
@@ -53,7 +55,7 @@ describe("play", () => {
         " ",
       ),
     );
-    expect(snapshots[1]).toMatchObject({
+    expect(snapshots[2]).toMatchObject({
       params: { plot: "3" },
       address: "/plots/3",
       tabs: { plotsTab: ["plots", "plot"] },
@@ -62,26 +64,36 @@ describe("play", () => {
     });
   });
   test("takes a view, a target, facts and the frame from standard input", async () => {
-    const withFact = changed((frame) => (frame.facts = [{ id: "member", label: "Member" }]));
+    const withFact = changed((frame) => {
+      frame.facts.push({ id: "member", label: "Member" });
+      delete frame.nodes.splash.after;
+      frame.nodes.app.start = "home";
+    });
     const { code, out } = await handy(
       ["play", "-", "--view", "1000x700", "--on", "swipe", "--fact", "member=true", "--regions"],
       withFact,
     );
     expect(code).toBe(0);
     const [first] = JSON.parse(out);
-    expect(first).toMatchObject({ facts: { member: true }, back: ["stay"], bars: [{ face: "panel" }] });
+    expect(first).toMatchObject({ facts: { signedIn: true, member: true }, back: ["stay"], bars: [{ face: "panel" }] });
     expect(first.regions[0]).toEqual({ role: "content", node: "plots", x: 240, y: 50, width: 760, height: 650 });
   });
-  test("refuses a frame that uses what it does not run, and names it", async () => {
-    const { code, out, err } = await handy(
-      ["play", "-"],
-      changed((frame) => {
-        frame.facts = [{ id: "in", label: "In" }];
-        frame.nodes.photo.needs = [{ fact: "in", is: true }];
-      }),
-    );
-    expect([code, out]).toEqual([2, ""]);
-    expect(err).toMatch("/nodes/photo/needs: Needs are not run by this version yet");
+  test("starts by a link, with facts", async () => {
+    const bed = "https://diary.example/plots/3/beds/2";
+    const inside = JSON.parse((await handy(["play", demo, "--url", bed])).out);
+    expect(inside).toMatchObject([{ top: "bed", back: ["plot", "plots", "exit"], address: "/plots/3/beds/2" }]);
+    const events = file("enter.json", [
+      { do: "tap", action: "toSignIn" },
+      { do: "tap", action: "enter" },
+      { do: "link", url: "/swaps/2", start: "running" },
+    ]);
+    const { out } = await handy(["play", demo, "--url", bed, "--fact", "signedIn=false", "--events", events]);
+    expect(JSON.parse(out)).toMatchObject([
+      { top: "welcome", back: ["exit"], pending: { to: "bed", params: { plot: "3", bed: "2" } } },
+      { top: "signIn" },
+      { top: "bed", back: ["plot", "plots", "exit"], pending: null },
+      { top: "offer" },
+    ]);
   });
   test.each([
     ["an event that is no object", [[{ do: "back" }, 7], "/1: received 7; expected an event"]],
@@ -98,11 +110,41 @@ describe("play", () => {
     ["--view", "wide"],
     ["--on", "watch"],
     ["--fact", "x=1"],
-    ["--url", "/plots/3"],
+    ["--url", "/plots/%E0%A4%A"],
+    ["--url", "javascript:alert(1)"],
   ])("%s %s is unusable", async (option, value) => {
     const { code, err } = await handy(["play", demo, option, value]);
     expect(code).toBe(2);
     expect(err).toMatch(option);
+  });
+});
+
+describe("link", () => {
+  test("prints the screen, its params and what it is laid on, needs taken as met", async () => {
+    const { code, out } = await handy(["link", demo, "allotment://plots/3/beds/2?from=post"]);
+    expect(code).toBe(0);
+    expect(JSON.parse(out)).toEqual({
+      screen: "bed",
+      params: { plot: "3", bed: "2" },
+      laid: ["plots", "plot", "bed"],
+    });
+  });
+  test("says when no screen has the address", async () => {
+    const { code, out } = await handy(["link", demo, "/compost"]);
+    expect([code, JSON.parse(out)]).toEqual([1, { lost: true }]);
+  });
+  test.each([
+    ["/a/%E0%A4%A", "is no valid percent-encoding"],
+    ["https://elsewhere.example/plots", "is no host of this app"],
+    ["plots", "expected allotment://"],
+  ])("%s is unusable", async (url, says) => {
+    const { code, out, err } = await handy(["link", demo, url]);
+    expect([code, out]).toEqual([2, ""]);
+    expect(err).toMatch(says);
+  });
+  test("knows the targets", async () => {
+    expect(await handy(["link", demo, "/plots", "--on", "watch"])).toMatchObject({ code: 2 });
+    expect(await handy(["link", demo, "/plots", "--on", "swipe"])).toMatchObject({ code: 0 });
   });
 });
 

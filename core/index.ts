@@ -93,6 +93,7 @@ export { factCombinations, factWords, mayStand, needsAbove, needWords } from "./
 export { type LinkOutcome, linkOutcome, screensLaid } from "./navigate/outcome.js";
 export { refit } from "./navigate/refit.js";
 export { choicesAt, exploreFrom, routeTo } from "./navigate/route.js";
+export { factsFor, landed, openedAt, reachableWith } from "./navigate/standpoint.js";
 export { fill, nameOf, plainName } from "./navigate/run.js";
 export { addressOf, type Snapshot, snapshotOf } from "./navigate/snapshot.js";
 export { focusPath, type Lens, topOf } from "./navigate/focus.js";

@@ -94,7 +94,7 @@ describe("reading a frame file", () => {
     });
     const withDo = (to: unknown) =>
       changed((frame) => {
-        frame.facts = [{ id: "on", label: "On" }];
+        frame.facts.push({ id: "on", label: "On" });
         frame.nodes.me.actions[0].do = nest(to as string);
       });
     expect(faults(withDo("plot"))).toEqual([]);

@@ -4,6 +4,7 @@ import type { Part } from "../edit/part.js";
 import { childrenOf } from "../frame/defaults.js";
 import type { Frame, HubNode, ScreenNode, StackNode } from "../frame/types.js";
 import { plainFrame, writeFrame } from "../frame/write.js";
+import type { NavigationEvent } from "../navigate/events.js";
 import { topOf } from "../navigate/focus.js";
 import { refit } from "../navigate/refit.js";
 import { step } from "../navigate/step.js";
@@ -59,6 +60,42 @@ describe("wrapping", () => {
     expect(why(tabbed(), "wrap-sheet", parts("home/c"))).toMatch("stack");
     expect(why(tabbed(), "wrap-stack", parts("aTab/a", "bTab/b"))).toMatch("one container");
     expect(why(tabbed(), "wrap-stack", [{ id: "app", parent: null }])).toMatch("root");
+  });
+});
+
+describe("asking to sign in first", () => {
+  const asked = () => done(tabbed(), "sign-in", parts("app/home"));
+  test("makes a welcome and a sign-in, after which Back never shows them", () => {
+    const frame = asked();
+    expect(children(frame, "app")).toEqual(["home", "cover", "welcome", "signIn"]);
+    expect(run(frame)).toMatchObject({ top: "welcome", shown: ["welcome"], back: ["exit"] });
+    expect(run(frame, tap("signIn"), tap("signIn"))).toMatchObject({ top: "a", back: ["exit"] });
+  });
+  test("lets what was asked wait, and takes everything away on signing out", () => {
+    const link: NavigationEvent = { do: "link", url: "/a/4", start: "cold" };
+    expect(run(asked(), link, tap("signIn"), tap("signIn"))).toMatchObject({
+      trail: ["a", "item"],
+      params: { item: "4" },
+    });
+    const out: NavigationEvent = { do: "fact", id: "signedIn", is: false };
+    const again = run(asked(), { ...out, is: true }, { do: "pick", row: 2 }, tap("deep"), out);
+    expect(again).toMatchObject({ top: "welcome", shown: ["welcome"], back: ["exit"] });
+  });
+  test("of a tab alone leaves the rest as it is", () => {
+    const frame = done(tabbed(), "sign-in", parts("home/bTab"));
+    expect(run(frame)).toMatchObject({ top: "a", back: ["exit"] });
+    expect(run(frame, { do: "tab", to: "bTab" })).toMatchObject({ top: "welcome", back: ["a", "exit"] });
+    expect(run(frame, { do: "tab", to: "bTab" }, tap("signIn"), tap("signIn"))).toMatchObject({
+      top: "b",
+      back: ["a", "exit"],
+    });
+  });
+  test("uses the welcome and the fact there are, and asks once", () => {
+    const frame = done(asked(), "sign-in", parts("app/cover"));
+    expect(frame.nodes.cover!.needs).toEqual([{ fact: "signedIn", is: true, otherwise: "welcome", resume: true }]);
+    expect(children(frame, "app")).toHaveLength(4);
+    expect(why(frame, "sign-in", parts("app/cover"))).toMatch("already");
+    expect(why(frame, "sign-in", [{ id: "app", parent: null }])).toMatch("root");
   });
 });
 

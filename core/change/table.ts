@@ -2,6 +2,7 @@ import type { ChangeOfMind } from "./change.js";
 import { pushOrSheet } from "./opens.js";
 import { pairOrTabs } from "./pair.js";
 import { share, split } from "./share.js";
+import { askToSignIn } from "./sign-in.js";
 import { makeTab } from "./tab.js";
 import { unwrap } from "./unwrap.js";
 import { wrapInHub, wrapInSheet, wrapInStack } from "./wrap.js";
@@ -17,4 +18,5 @@ export const changes: readonly ChangeOfMind[] = [
   pairOrTabs,
   share,
   split,
+  askToSignIn,
 ];

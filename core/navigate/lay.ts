@@ -29,7 +29,7 @@ export interface Laying {
 /** Why a screen or container is not laid beneath a link's; null when it is. */
 const skipped = (run: Run, facts: State["facts"], id: Id, params: Params): string | null => {
   const unmet = firstUnmet(run.frame, facts, [id, ...downStarts(run.frame, id)]);
-  if (unmet) return `${nameOf(run.frame, unmet.id)} needs ${needWords(run.frame, unmet.need)}`;
+  if (unmet) return `${unmet.id === id ? "it" : nameOf(run.frame, unmet.id)} needs ${needWords(run.frame, unmet.need)}`;
   const node = nodeIn(run, id)!;
   if (node.kind !== "screen") return null;
   if (node.after) return "it goes on by itself";

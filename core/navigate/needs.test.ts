@@ -85,7 +85,7 @@ describe("needs", () => {
     const before = run(frame, openTo("about"));
     const after = run(frame, openTo("about"), openTo("item"));
     expect(after).toMatchObject({ top: before.top, codes: ["refused"] });
-    expect(after.notes[0]!.text).toBe("item was not opened: home needs Signed in.");
+    expect(after.notes[0]!.text).toBe("item was not opened: home needs Signed in: yes.");
   });
 
   test("signing out from deep inside takes everything out that needs it, background tabs too", () => {

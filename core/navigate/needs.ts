@@ -72,16 +72,17 @@ export const hasNeeds = (frame: Frame): boolean => {
   return has;
 };
 
-/** A value of a fact in words: `Signed in`, `not Signed in`, or `Session is out`. */
-export const factWords = (frame: Frame, id: Id, is: FactValue): string => {
+/** A value of a fact as a person reads it. */
+export const valueWord = (is: FactValue): string => (is === true ? "yes" : is === false ? "no" : is);
+
+/** A fact with its value in words: `Signed in: no`, `Session: guest`. */
+export const factWords = (frame: Frame, id: Id, is: FactValue | readonly FactValue[]): string => {
   const label = factsOf(frame).find((fact) => fact.id === id)?.label ?? id;
-  if (is === true) return label;
-  return is === false ? `not ${label}` : `${label} is ${is}`;
+  return `${label}: ${(Array.isArray(is) ? (is as FactValue[]) : [is as FactValue]).map(valueWord).join(" or ")}`;
 };
 
 /** What a need asks for, in words. */
-export const needWords = (frame: Frame, { fact, is }: Need): string =>
-  (Array.isArray(is) ? is : [is]).map((value) => factWords(frame, fact, value)).join(" or ");
+export const needWords = (frame: Frame, { fact, is }: Need): string => factWords(frame, fact, is);
 
 /** All combinations of the values the facts may have, the launch values first; at most `most`. */
 export const factCombinations = (frame: Frame, most = 32): Facts[] => {

@@ -5,7 +5,7 @@ import { opensOf } from "../frame/opens.js";
 import { firstOverlay, focusPath, topOf } from "./focus.js";
 import { fresh, madeOnTheWay } from "./make.js";
 import { downStarts, firstUnmet, needWords } from "./needs.js";
-import { type Entering, lose, nameOf, newScreen, nodeIn, note, type Run, sameParams } from "./run.js";
+import { type Entering, lose, nameOf, newScreen, nodeIn, note, plainName, type Run, sameParams } from "./run.js";
 import {
   type ContainerEntry,
   type Entry,
@@ -114,7 +114,8 @@ export const grant = (run: Run, state: State, given: Ask): Granted | null => {
     if (!unmet)
       return { ask, way, pending: pending && { ...pending, standIn: ask.to }, redirected: ask.to !== given.to };
     const { id, need } = unmet;
-    const why = `${nameOf(frame, id)} needs ${needWords(frame, need)}`;
+    const name = id === ask.to ? nameOf(frame, id, ask.params) : plainName(frame, id);
+    const why = `${name} needs ${needWords(frame, need)}`;
     if (need.otherwise === undefined) {
       note(run, "refused", ask.to, `${nameOf(frame, ask.to, ask.params)} was not opened: ${why}.`);
       return null;

@@ -47,6 +47,14 @@ export interface Reached {
   events: NavigationEvent[];
 }
 
+/** Where going everywhere ends. */
+interface Bounds {
+  /** Whether what was found is all that was looked for. */
+  enough?: (reached: Reached) => boolean;
+  /** Whether a state is one to go on from. */
+  within?: (state: State) => boolean;
+}
+
 /**
  * Goes everywhere a person can go from a state: for each screen the way there with the fewest events. A screen is looked
  * at once, so a way that only opens after a detour is not found. Stops early once `enough` says so.
@@ -55,7 +63,7 @@ export const exploreFrom = (
   frame: Frame,
   view: View,
   state: State,
-  enough: (reached: Reached) => boolean = () => false,
+  { enough = () => false, within = () => true }: Bounds = {},
 ): Map<Id, Reached> => {
   const first: Reached = state.outside
     ? { state: step(frame, view, state, { do: "return" }).state, events: [{ do: "return" }] }
@@ -68,7 +76,7 @@ export const exploreFrom = (
       let after = at.state;
       for (const event of events) after = step(frame, view, after, event).state;
       const top = topOf(lens, after.root).node;
-      if (after === at.state || after.outside || found.has(top)) continue;
+      if (after === at.state || after.outside || found.has(top) || !within(after)) continue;
       const reached = { state: after, events: [...at.events, ...events] };
       found.set(top, reached);
       if (enough(reached)) return found;
@@ -81,9 +89,11 @@ export const routeTo = (frame: Frame, view: View, state: State, to: Id): Navigat
   const shows = ({ state: at }: Reached): boolean =>
     focusPath({ frame, view }, at.root).some((entry) => entry.node === to);
   let route: NavigationEvent[] | null = null;
-  exploreFrom(frame, view, state, (reached) => {
-    if (shows(reached)) route = reached.events;
-    return route !== null;
+  exploreFrom(frame, view, state, {
+    enough: (reached) => {
+      if (shows(reached)) route = reached.events;
+      return route !== null;
+    },
   });
   return route;
 };

@@ -7,6 +7,7 @@ import { exploreFrom, type Reached } from "./route.js";
 import { type Snapshot, snapshotOf } from "./snapshot.js";
 import type { State } from "./state.js";
 import { launch, step } from "./step.js";
+import { openedAt } from "./standpoint.js";
 import { surfaceOf } from "./surface.js";
 
 /** One way from a node to another: an action, a list's rows, or what a screen does by itself. */
@@ -122,12 +123,7 @@ export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => 
   const reached = isHub
     ? [...explored.values()].find(({ state }) => surfaceOf(frame, state, view).bars.some((bar) => bar.hub === way.from))
     : explored.get(way.from);
-  const from = readyFor(
-    frame,
-    view,
-    reached?.state ?? step(frame, view, launch(frame, view).state, { do: "open", to: way.from }).state,
-    way,
-  );
+  const from = readyFor(frame, view, reached?.state ?? openedAt(frame, view, way.from), way);
   if (!from) return null;
   let event = eventOf(frame, way);
   const node = frame.nodes[way.from];

@@ -5,7 +5,8 @@ import { topOf } from "../navigate/focus.js";
 import { choicesAt } from "../navigate/route.js";
 import { snapshotOf } from "../navigate/snapshot.js";
 import type { State } from "../navigate/state.js";
-import { launch, step, type Step } from "../navigate/step.js";
+import { openedAt } from "../navigate/standpoint.js";
+import { step, type Step } from "../navigate/step.js";
 import { canExplore, exploredOf } from "../navigate/ways.js";
 
 /** One step of a route: what a person does, and the screen it brings. */
@@ -35,7 +36,7 @@ const mostVisits = 3;
 
 const startOn = (frame: Frame, view: View, id: Id): State => {
   const known = canExplore(frame) ? exploredOf(frame, view).get(id) : undefined;
-  return known?.state ?? step(frame, view, launch(frame, view).state, { do: "open", to: id }).state;
+  return known?.state ?? openedAt(frame, view, id);
 };
 
 interface Reached {

@@ -21,7 +21,8 @@ import type { View } from "../frame/view.js";
 import { plainName } from "../navigate/run.js";
 import { type Snapshot, snapshotOf } from "../navigate/snapshot.js";
 import type { State } from "../navigate/state.js";
-import { launch, step } from "../navigate/step.js";
+import { factsFor, landed } from "../navigate/standpoint.js";
+import { step } from "../navigate/step.js";
 import { waysIn } from "../navigate/ways.js";
 import { actionSays, list, losesBar, overlayWord } from "./words.js";
 
@@ -38,8 +39,7 @@ type Says<N extends Node = Node> = (asked: Asked<N>) => string;
 
 const shownIn = (frame: Frame, view: View, id: Id): Asked["shown"] => {
   if (!isAttached(frame, id)) return null;
-  const first = launch(frame, view);
-  const at = step(frame, view, first.state, { do: "open", to: id });
+  const at = step(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id });
   if (at.state.outside) return null;
   return { snapshot: snapshotOf(frame, view, at), state: at.state };
 };
@@ -76,10 +76,15 @@ const opens: Says = ({ frame, view, id }) => {
     return `${plainName(frame, place)} starts with it, and the lowest of a stack is always pushed`;
   const said = new Map<string, Id[]>();
   for (const { band, view: at } of bandViews(frame, view)) {
-    const first = launch(frame, at);
+    const first = landed(frame, at, factsFor(frame, id));
     const shown = shownIn(frame, at, id);
     if (!shown) continue;
-    const text = coverSays(frame, id, shown.snapshot, snapshotOf(frame, at, first).bars);
+    const text = coverSays(
+      frame,
+      id,
+      shown.snapshot,
+      snapshotOf(frame, at, { state: first, moves: [], notes: [] }).bars,
+    );
     said.set(text, [...(said.get(text) ?? []), band]);
   }
   if (said.size === 1) return `${[...said.keys()][0]} at every width`;

@@ -65,25 +65,17 @@ const signIn = made(
     Me *user /me
 `,
   { kind: "setFrame", key: "facts", value: [{ id: "signedIn", label: "Signed in" }] },
+  set("app", "start", "main"),
+  set("main", "needs", [{ fact: "signedIn", is: true, otherwise: "welcome", resume: true }]),
+  set("welcome", "needs", [{ fact: "signedIn", is: false, otherwise: "main" }]),
+  set("signIn", "needs", [{ fact: "signedIn", is: false, otherwise: "main" }]),
   set("signIn", "body", { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] }),
   set("signIn", "actions", [
-    action("signIn", "Sign in", {
-      kind: "set",
-      fact: "signedIn",
-      is: true,
-      then: { kind: "open", to: "main", how: "clear" },
-    }),
+    action("signIn", "Sign in", { kind: "set", fact: "signedIn", is: true }),
     action("notNow", "Not now", { kind: "close" }),
   ]),
   set("welcome", "actions", [action("signIn", "Sign in", { kind: "open", to: "signIn" })]),
-  set("me", "actions", [
-    action("signOut", "Sign out", {
-      kind: "set",
-      fact: "signedIn",
-      is: false,
-      then: { kind: "open", to: "welcome", how: "clear" },
-    }),
-  ]),
+  set("me", "actions", [action("signOut", "Sign out", { kind: "set", fact: "signedIn", is: false })]),
 );
 
 /** The shapes a new frame can start from. */

@@ -1,0 +1,48 @@
+import { factAtLaunch, factsOf, factValues } from "../frame/defaults.js";
+import type { FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import { topOf } from "./focus.js";
+import { isMet, needsAbove } from "./needs.js";
+import { exploreFrom } from "./route.js";
+import type { State } from "./state.js";
+import { launch, step } from "./step.js";
+
+/** Screens that go on by themselves are passed over, so many of them. */
+const mostPassed = 8;
+
+/** An app that was launched, once what goes on by itself has gone on: past a splash. */
+export const landed = (frame: Frame, view: View, facts: State["facts"] = {}): State => {
+  let { state } = launch(frame, view, facts);
+  for (let i = 0; i < mostPassed; i += 1) {
+    const { after } = frame.nodes[topOf({ frame, view }, state.root).node] as ScreenNode;
+    const next = after ? step(frame, view, state, { do: "wait", ms: after.ms }).state : state;
+    if (topOf({ frame, view }, next.root).key === topOf({ frame, view }, state.root).key) break;
+    state = next;
+  }
+  return state;
+};
+
+/** The facts as at a launch, but for those that a node, and all it stands in, needs otherwise. */
+export const factsFor = (frame: Frame, id: Id): State["facts"] => {
+  const facts: Record<Id, FactValue> = {};
+  for (const fact of factsOf(frame)) facts[fact.id] = factAtLaunch(fact);
+  for (const { need } of needsAbove(frame, id)) {
+    if (isMet(facts, need)) continue;
+    const fact = factsOf(frame).find((each) => each.id === need.fact);
+    const wanted = (Array.isArray(need.is) ? need.is : [need.is]).find((is) => fact && factValues(fact).includes(is));
+    if (wanted !== undefined) facts[need.fact] = wanted;
+  }
+  return facts;
+};
+
+/** Where a person is whom something opened a node for, from outside the app, with the facts it needs. */
+export const openedAt = (frame: Frame, view: View, id: Id): State =>
+  step(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id }).state;
+
+const sameFacts = (a: State["facts"], b: State["facts"]): boolean => Object.keys(b).every((id) => a[id] === b[id]);
+
+/** The screens a person can come to from a launch while the facts stay as they are. */
+export const reachableWith = (frame: Frame, view: View, facts: State["facts"]): Set<Id> => {
+  const first = launch(frame, view, facts).state;
+  return new Set(exploreFrom(frame, view, first, { within: (state) => sameFacts(state.facts, first.facts) }).keys());
+};
