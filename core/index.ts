@@ -18,7 +18,9 @@ export type {
   HubNode,
   Id,
   Keep,
+  LinkCase,
   ListBody,
+  Need,
   Node,
   NodeKind,
   Opens,
@@ -65,6 +67,8 @@ export { bandAt, type Insets, noInsets, targetIn, type View, viewOf } from "./fr
 export { plainFrame, writeFrame } from "./frame/write.js";
 
 export { addressesOf, type ScreenAddress, type Target as LinkTarget, targetOfLink } from "./address/addresses.js";
+export { type Shadow, shadowsOf } from "./address/shadows.js";
+export { linkTo, readLink } from "./address/link.js";
 export { addressFor, fillPattern, type Pattern, patternOf, queryNames, readPattern } from "./address/pattern.js";
 
 export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
@@ -89,7 +93,16 @@ export { type Consequences, consequencesOf } from "./navigate/consequences.js";
 export { explain, explainEdit } from "./navigate/explain.js";
 export { backEvent, type Ladder, ladderOf } from "./navigate/ladder.js";
 export { type EventResult, readEvent } from "./navigate/read-event.js";
-export { factCombinations, factWords, mayStand, needsAbove, needWords } from "./navigate/needs.js";
+export {
+  factCombinations,
+  factWords,
+  firstUnmet,
+  mayStand,
+  needsAbove,
+  needWords,
+  type Unmet,
+  valueWord,
+} from "./navigate/needs.js";
 export { type LinkOutcome, linkOutcome, screensLaid } from "./navigate/outcome.js";
 export { refit } from "./navigate/refit.js";
 export { choicesAt, exploreFrom, routeTo } from "./navigate/route.js";
@@ -97,7 +110,7 @@ export { factsFor, landed, openedAt, reachableWith } from "./navigate/standpoint
 export { fill, nameOf, plainName } from "./navigate/run.js";
 export { addressOf, type Snapshot, snapshotOf } from "./navigate/snapshot.js";
 export { focusPath, type Lens, topOf } from "./navigate/focus.js";
-export { type Entry, isHub, isPair, isStack, pathTo, type State, type Ui } from "./navigate/state.js";
+export { type Entry, isHub, isPair, isStack, isStuck, pathTo, type State, type Ui } from "./navigate/state.js";
 export { launch, type Step, step, viewAfter } from "./navigate/step.js";
 export {
   type OverlayScene,
@@ -164,3 +177,24 @@ export { eventSays } from "./says/event-says.js";
 export { type Difference, differencesOf } from "./says/difference-says.js";
 
 export { type Clash, clashesOf, withoutClashes } from "./edit/clash.js";
+
+export { type Unlike, unlike } from "./links/expect.js";
+export {
+  type FoundPattern,
+  type GivenAddress,
+  mostAddresses,
+  type Proposal,
+  proposeAddresses,
+} from "./links/propose.js";
+export { type AddressRow, addressRows, sampleOf } from "./links/rows.js";
+export {
+  type CaseRun,
+  caseOf,
+  type Grid,
+  runCase,
+  seeOf,
+  type Trial,
+  type Tried,
+  tryEverywhere,
+  tryLink,
+} from "./links/trial.js";

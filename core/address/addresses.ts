@@ -10,7 +10,12 @@ export interface ScreenAddress {
   pattern: Pattern;
   /** An older pattern, that links still lead by. */
   old: boolean;
+  /** Those of its params that must be digits. */
+  whole: readonly string[];
 }
+
+const wholeOf = (node: ScreenNode): string[] =>
+  Object.entries(node.params ?? {}).flatMap(([name, kind]) => (kind === "whole" ? [name] : []));
 
 /** The addresses of a frame, in the order of its nodes, the older ones of a screen behind its own. Loose screens have none that leads there. */
 export const addressesOf = (frame: Frame): ScreenAddress[] =>
@@ -18,12 +23,11 @@ export const addressesOf = (frame: Frame): ScreenAddress[] =>
     if (node.kind !== "screen" || (node.path === undefined && !node.also) || !isAttached(frame, screen)) return [];
     return [...(node.path === undefined ? [] : [node.path]), ...(node.also ?? [])].flatMap((text, i) => {
       const read = readPattern(text);
-      return read.ok ? [{ screen, pattern: read.pattern, old: node.path === undefined || i > 0 }] : [];
+      return read.ok
+        ? [{ screen, pattern: read.pattern, old: node.path === undefined || i > 0, whole: wholeOf(node) }]
+        : [];
     });
   });
-
-const wholeOf = (node: ScreenNode): string[] =>
-  Object.entries(node.params ?? {}).flatMap(([name, kind]) => (kind === "whole" ? [name] : []));
 
 const matchers = new WeakMap<Frame["nodes"], Matcher<ScreenAddress>>();
 
@@ -33,7 +37,7 @@ const matcherOf = (frame: Frame): Matcher<ScreenAddress> => {
     const claims = addressesOf(frame).map((value) => ({
       value,
       pattern: value.pattern,
-      whole: wholeOf(frame.nodes[value.screen] as ScreenNode),
+      whole: value.whole,
     }));
     matchers.set(frame.nodes, (matcher = new Matcher(claims)));
   }

@@ -95,3 +95,7 @@ export const readLink = (address: Address = {}, given: string): LinkResult => {
   if (decoded(link.path) === null) return malformed(`${badEncoding(link.path)} is no valid percent-encoding`);
   return { ok: true, link: { ...link, path: resolved(link.path) } };
 };
+
+/** The link to a path of the app as it is given to others: by its first host, else by its scheme, else the path itself. */
+export const linkTo = ({ scheme, hosts = [] }: Address = {}, path: string): string =>
+  hosts[0] !== undefined ? `https://${hosts[0]}${path}` : scheme ? `${scheme}://${path.slice(1)}` : path;

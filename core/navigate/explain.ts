@@ -3,8 +3,9 @@ import type { Frame, HubNode, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, NavigationEvent } from "./events.js";
 import { focusPath, type Lens, topOf } from "./focus.js";
+import { screensLaid } from "./outcome.js";
 import { nameOf, plainName } from "./run.js";
-import { isHub, type State } from "./state.js";
+import { isHub, isStuck, type State } from "./state.js";
 import type { Step } from "./step.js";
 import { type SeenBar, surfaceOf } from "./surface.js";
 
@@ -119,12 +120,16 @@ export const explain = (
 ): string[] => {
   const lens = { frame, view };
   const said: string[] = [];
+  if (isStuck(after.state)) return after.notes.map((note) => note.text);
   if (!before || !event)
     said.push(`Launched at ${topName(lens, after.state)}, the start of ${nameOf(frame, frame.root)}.`);
   else if (!before.state.outside && after.state.outside) said.push(exitSays(lens, before.state));
   else if (before.state.outside && !after.state.outside && event.do === "return")
     said.push(`Back in the app, as it was left: ${topName(lens, after.state)}.`);
   else {
+    if (event.do === "kill" && after.state !== before.state) said.push(killSays(lens, after.state));
+    if (event.do === "link" && event.start === "cold" && after.state !== before.state)
+      said.push(coldSays(lens, after.state));
     for (const move of after.moves) said.push(moveSays(lens, before, after, move, event));
     if (after.moves.length === 0 && event.do === "tab" && after.state !== before.state)
       said.push(`${nameOf(frame, event.to)} was the chosen tab already: its first screen was scrolled to the top.`);
@@ -138,6 +143,22 @@ export const explain = (
   return [...said, ...after.notes.map((note) => note.text)];
 };
 
+const relaunchSays = {
+  nothing: "launched anew",
+  place: "with its entries kept, what was typed and scrolled emptied",
+  everything: "with everything as it was",
+} as const;
+
+const killSays = (lens: Lens, after: State): string =>
+  `The system ended the app. It comes back on ${topName(lens, after)}, ${relaunchSays[lens.frame.relaunch ?? "place"]}.`;
+
+const coldSays = (lens: Lens, after: State): string => {
+  const laid = screensLaid(after.root);
+  const beneath = laid.slice(0, -1).map((id) => plainName(lens.frame, id));
+  const on = beneath.length ? `, laid on ${beneath.join(", ")}` : ", with nothing beneath";
+  return `The app started by the link, on ${topName(lens, after)}${on}.`;
+};
+
 const drawerSays = (frame: Frame, was: Id | null, is: Id | null): string =>
   is === null
     ? `The drawer of ${nameOf(frame, was!)} was closed.`
@@ -145,7 +166,7 @@ const drawerSays = (frame: Frame, was: Id | null, is: Id | null): string =>
 
 /** What a change of the frame made of a device that shows it: where it is now, and what became of the bars. */
 export const explainEdit = (before: Frame, frame: Frame, view: View, was: State, is: State): string[] => {
-  if (is.outside) return [];
+  if (is.outside || isStuck(is) || isStuck(was)) return [];
   const [then, now] = [
     { frame: before, view },
     { frame, view },

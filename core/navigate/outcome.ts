@@ -1,6 +1,7 @@
 import { targetOfLink } from "../address/addresses.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
+import { hasNeeds } from "./needs.js";
 import { isHub, isStack, type Entry, type Params } from "./state.js";
 import { launch } from "./step.js";
 
@@ -21,22 +22,20 @@ export const screensLaid = (entry: Entry): Id[] => {
   return [...screensLaid(list), ...(detail ? screensLaid(detail) : [])];
 };
 
-const withoutNeeds = new WeakMap<Frame["nodes"], Frame["nodes"]>();
+const withoutNeeds = new WeakMap<Frame, Frame>();
 
 /** The frame with all needs taken as met. */
 const freed = (frame: Frame): Frame => {
-  let nodes = withoutNeeds.get(frame.nodes);
-  if (!nodes) {
-    nodes = Object.fromEntries(
-      Object.entries(frame.nodes).map(([id, node]) => {
-        if (!node.needs) return [id, node];
-        const { needs: _, ...rest } = node;
-        return [id, rest as typeof node];
-      }),
-    );
-    withoutNeeds.set(frame.nodes, nodes);
+  if (!hasNeeds(frame)) return frame;
+  let without = withoutNeeds.get(frame);
+  if (!without) {
+    const nodes = Object.entries(frame.nodes).map(([id, node]) => {
+      const { needs: _, ...rest } = node;
+      return [id, rest as typeof node] as const;
+    });
+    withoutNeeds.set(frame, (without = { ...frame, nodes: Object.fromEntries(nodes) }));
   }
-  return { ...frame, nodes };
+  return without;
 };
 
 /** What a link that starts the app lays, needs taken as met; null when no screen has that address. */

@@ -69,12 +69,12 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
     const all: Finder<Any> = { prepared: [...finderOf(frame).prepared, ...commands.prepared] };
     // with nothing typed: what was found last, and what can be done
     if (text.trim() === "") {
-      const recent = recentIn(id).filter((key) => all.prepared.some(({ item }) => item.key === key));
+      const recent = recentIn("found", id).filter((key) => all.prepared.some(({ item }) => item.key === key));
       const last = find(all, "", recent, recent.length);
       const rest = commands.prepared.filter(({ item }) => !recent.includes(item.key));
       return [...last, ...rest.map(({ item }) => ({ item, lit: [] }))].slice(0, 14);
     }
-    return find(all, text, recentIn(id), 14);
+    return find(all, text, recentIn("found", id), 14);
   }, [frame, commands, text, id]);
   useEffect(() => setAt(0), [text]);
   useEffect(() => {
@@ -84,7 +84,7 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
   const take = (i: number) => {
     const item = found[i]?.item;
     if (!item) return;
-    remember(id, item.key);
+    remember("found", id, item.key);
     onDone();
     if (isCommand(item)) {
       back.current?.focus();

@@ -1,10 +1,16 @@
 import { keepStored, readStored } from "../data/storage.js";
 
-const keyOf = (frame: string): string => `handy-frame:found:${frame}`;
+/** What may be remembered of a frame: what was found, links that were followed. */
+type Kind = "found" | "links";
+
+const keyOf = (kind: Kind, frame: string): string => `handy-frame:${kind}:${frame}`;
 const most = 12;
 
-/** What was found last in a frame, the last first. */
-export const recentIn = (frame: string): readonly string[] => readStored<string[]>("local", keyOf(frame)) ?? [];
+/** What was found or followed last in a frame, the last first. */
+export const recentIn = (kind: Kind, frame: string): readonly string[] =>
+  readStored<string[]>("local", keyOf(kind, frame)) ?? [];
 
-export const remember = (frame: string, key: string): void =>
-  keepStored("local", keyOf(frame), [key, ...recentIn(frame).filter((other) => other !== key)].slice(0, most));
+export const remember = (kind: Kind, frame: string, key: string): void => {
+  const others = recentIn(kind, frame).filter((other) => other !== key);
+  keepStored("local", keyOf(kind, frame), [key, ...others].slice(0, most));
+};

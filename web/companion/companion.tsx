@@ -1,11 +1,11 @@
 import { useMemo, useState } from "react";
 import {
-  addressOf,
   bandAt,
   bandsOf,
   backEvent,
   hasEdgeSwipe,
   hasSystemBack,
+  isStuck,
   type Frame,
   ladderOf,
   plainName,
@@ -21,8 +21,13 @@ import { LiveDevice } from "../device/live-device.js";
 import { Button } from "../parts/button.js";
 import { Choice } from "../parts/choice.js";
 import { useSize } from "../parts/use-size.js";
+import { AddressLine } from "./address-line.js";
+import { FactSwitches } from "./fact-switches.js";
+import { GoesOn } from "./goes-on.js";
 import { LadderLine } from "./ladder-line.js";
 import { Outside } from "./outside.js";
+import { Stuck } from "./stuck.js";
+import { WaitingLine } from "./waiting-line.js";
 
 const bandWidths = [390, 700, 1100];
 
@@ -62,7 +67,6 @@ export function Companion({ onFold }: { onFold: () => void }) {
         1,
       )
     : 0;
-  const address = state.outside ? null : addressOf(frame, topOf({ frame, view }, state.root));
 
   const climb = (steps: number) => {
     for (let i = 0; i < steps; i += 1) {
@@ -85,16 +89,8 @@ export function Companion({ onFold }: { onFold: () => void }) {
       aria-label="Companion"
       className={`flex shrink-0 flex-col gap-2.5 border-l border-ink bg-page p-3.5 pt-2.5 ${both ? "w-[min(590px,50vw)]" : "w-[322px]"}`}
     >
-      <div className="flex items-center gap-1.5">
-        <output
-          aria-label="Address of the screen"
-          className="mono flex h-8 min-w-0 grow items-center truncate rounded-sm border border-rule bg-plate-1 px-2 text-[12px]"
-        >
-          {address ?? <span className="text-ink-2">{state.outside ? "outside the app" : "no address"}</span>}
-        </output>
-        <Button tone="quiet" onClick={() => opened.relaunch()} title="Launch the app anew, with nothing kept">
-          start over
-        </Button>
+      <div className="flex items-start gap-1">
+        <AddressLine />
         <Button tone="quiet" icon="arrow-line-right" aria-label="Fold the companion away" onClick={onFold} />
       </div>
       <div className="flex items-center justify-between gap-2">
@@ -123,6 +119,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
           </select>
         )}
       </div>
+      <FactSwitches />
       <div ref={room} className="flex min-h-60 grow items-start justify-center gap-3 overflow-hidden">
         {views.map((each) => (
           <figure key={each.target} className="flex flex-col gap-1.5">
@@ -139,6 +136,8 @@ export function Companion({ onFold }: { onFold: () => void }) {
               >
                 {state.outside ? (
                   <Outside onReturn={() => opened.send({ do: "return" })} onRelaunch={() => opened.relaunch()} />
+                ) : isStuck(state) ? (
+                  <Stuck />
                 ) : (
                   <LiveDevice
                     frame={frame}
@@ -150,6 +149,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
                     send={(event) => opened.send(event, each.target)}
                   />
                 )}
+                {!shown && <GoesOn />}
                 {shown && (
                   <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">
                     after {ghost! + 1} × Back
@@ -165,6 +165,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
           </figure>
         ))}
       </div>
+      <WaitingLine frame={frame} state={state} />
       {ladder ? (
         <LadderLine
           frame={frame}
@@ -180,8 +181,8 @@ export function Companion({ onFold }: { onFold: () => void }) {
       ) : (
         <div className="h-14.5" />
       )}
-      <div className="flex items-start gap-2 border-t border-rule pt-2">
-        <div className="flex shrink-0 flex-col gap-1.5">
+      <div className="flex flex-col gap-1.5 border-t border-rule pt-2">
+        <div className="flex items-center gap-1">
           {hasSystemBack(target) ? (
             <Button
               icon="arrow-u-up-left"
@@ -201,8 +202,19 @@ export function Companion({ onFold }: { onFold: () => void }) {
               Edge
             </Button>
           ) : null}
+          <span className="grow" />
+          <Button
+            tone="quiet"
+            onClick={() => opened.send({ do: "kill" })}
+            title="The system ends the app in the background, and the person opens it again"
+          >
+            end it
+          </Button>
+          <Button tone="quiet" onClick={() => opened.relaunch()} title="Launch the app anew; facts that last stay">
+            start over
+          </Button>
         </div>
-        <ul aria-label="Why" aria-live="polite" className="h-16 min-w-0 grow overflow-auto">
+        <ul aria-label="Why" aria-live="polite" className="h-15 min-w-0 overflow-auto">
           {device.reasons.map((reason, i) => (
             <li key={i} className={i === 0 ? "" : "mt-1 text-ink-2"}>
               {reason}

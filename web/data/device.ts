@@ -2,6 +2,7 @@ import {
   type Edit,
   explain,
   explainEdit,
+  factsOf,
   type Frame,
   type Id,
   isAttached,
@@ -10,6 +11,7 @@ import {
   type NavigationEvent,
   refit,
   routeTo,
+  type State,
   type Step,
   step,
   type View,
@@ -25,11 +27,19 @@ export interface Device {
   reasons: readonly string[];
 }
 
-export const newDevice = (frame: Frame, given: Partial<View> = {}): Device => {
+export const newDevice = (frame: Frame, given: Partial<View> = {}, facts?: State["facts"]): Device => {
   const view = viewOf(frame, given);
-  const at = launch(frame, view);
+  const at = launch(frame, view, facts);
   return { view, at, reasons: explain(frame, view, null, null, at) };
 };
+
+/** Those facts of a state that outlive the end of the app. */
+export const lastingFacts = (frame: Frame, { facts }: State): State["facts"] =>
+  Object.fromEntries(
+    factsOf(frame).flatMap(({ id, lasting }) =>
+      lasting === false || facts[id] === undefined ? [] : [[id, facts[id]]],
+    ),
+  );
 
 /** The device after an event. */
 export const withEvent = (frame: Frame, device: Device, event: NavigationEvent): Device => {

@@ -13,7 +13,7 @@ import {
   type View,
   withoutClashes,
 } from "../../core/index.js";
-import { type Device, newDevice, putOn, withEvent, withFrame } from "./device.js";
+import { type Device, lastingFacts, newDevice, putOn, withEvent, withFrame } from "./device.js";
 import { External } from "./external.js";
 import { newKey } from "./key.js";
 import type { HeadAnswer } from "./shelf.js";
@@ -199,7 +199,7 @@ export class OpenFrame {
 
   relaunch(): void {
     const { frame, device } = this.now;
-    this.external.set({ device: newDevice(frame, device.view) });
+    this.external.set({ device: newDevice(frame, device.view, lastingFacts(frame, device.at.state)) });
   }
 
   putDevice(id: Id): void {

@@ -1,0 +1,102 @@
+import { targetOfLink, type Target } from "../address/addresses.js";
+import type { Frame, Id, LinkCase } from "../frame/types.js";
+import { viewOf, type View } from "../frame/view.js";
+import { factCombinations } from "../navigate/needs.js";
+import { type Snapshot, snapshotOf } from "../navigate/snapshot.js";
+import { landed } from "../navigate/standpoint.js";
+import type { State } from "../navigate/state.js";
+import { launch, type Step, step } from "../navigate/step.js";
+import { type Unlike, unlike } from "./expect.js";
+
+/** How a link comes: to an app that is not running, or that runs, and with what facts. */
+export interface Trial {
+  start: "cold" | "running";
+  facts: State["facts"];
+}
+
+/** What became of a link. */
+export interface Tried {
+  trial: Trial;
+  target: Target;
+  /** Where the app was; null when it was not running. */
+  before: State | null;
+  at: Step;
+  snapshot: Snapshot;
+}
+
+/** Follows a link in an app of its own: cold as it launches, running where it lands after a launch. */
+export const tryLink = (frame: Frame, view: View, url: string, trial: Trial): Tried => {
+  const before = trial.start === "running" ? landed(frame, view, trial.facts) : null;
+  const at = before
+    ? step(frame, view, before, { do: "link", url, start: "running" })
+    : launch(frame, view, trial.facts, url);
+  return { trial, target: targetOfLink(frame, url), before, at, snapshot: snapshotOf(frame, view, at) };
+};
+
+/** A link followed in every way there is. */
+export interface Grid {
+  facts: readonly State["facts"][];
+  /** For each of the facts: cold, then running. */
+  rows: { cold: Tried; running: Tried }[];
+  /** Numbers of outcomes, from 1: the same number is the same screen, params, ladder and waiting. */
+  numbers: Map<Tried, number>;
+}
+
+const outcomeOf = ({ snapshot }: Tried): string => {
+  const { top, params, back, pending, overlay } = snapshot;
+  return JSON.stringify([top, params, back, pending, overlay]);
+};
+
+/** The link against every combination of cold and running with the facts. */
+export const tryEverywhere = (frame: Frame, view: View, url: string): Grid => {
+  const facts = factCombinations(frame);
+  const rows = facts.map((each) => ({
+    cold: tryLink(frame, view, url, { start: "cold", facts: each }),
+    running: tryLink(frame, view, url, { start: "running", facts: each }),
+  }));
+  const known = new Map<string, number>();
+  const numbers = new Map<Tried, number>();
+  for (const row of rows)
+    for (const tried of [row.cold, row.running]) {
+      const outcome = outcomeOf(tried);
+      if (!known.has(outcome)) known.set(outcome, known.size + 1);
+      numbers.set(tried, known.get(outcome)!);
+    }
+  return { facts, rows, numbers };
+};
+
+/** How a kept case comes out now. */
+export interface CaseRun {
+  kept: LinkCase;
+  tried: Tried;
+  /** Empty when it comes out as it was kept. */
+  unlike: Unlike[];
+}
+
+/** Runs a kept case, on the frame's first target at a phone's size. */
+export const runCase = (frame: Frame, kept: LinkCase): CaseRun => {
+  const tried = tryLink(frame, viewOf(frame), kept.url, { start: kept.start, facts: kept.facts ?? {} });
+  return { kept, tried, unlike: unlike(tried.snapshot, kept.see) };
+};
+
+/** What is kept of a link's outcome: the screen with its params, what Back does from it, and what waits. */
+export const seeOf = ({ top, params, back, pending }: Snapshot): LinkCase["see"] => ({
+  top,
+  ...(Object.keys(params).length && { params }),
+  back,
+  ...(pending && { pending }),
+});
+
+/** The case that keeps how a link comes out now; facts that are as at a launch are not told. */
+export const caseOf = (frame: Frame, id: Id, url: string, trial: Trial): LinkCase => {
+  const tried = tryLink(frame, viewOf(frame), url, trial);
+  const usual = launch(frame, viewOf(frame)).state.facts;
+  const facts = Object.fromEntries(Object.entries(trial.facts).filter(([fact, is]) => usual[fact] !== is));
+  return {
+    id,
+    url,
+    start: trial.start,
+    ...(Object.keys(facts).length && { facts }),
+    see: seeOf(tried.snapshot),
+  };
+};
