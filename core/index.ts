@@ -148,6 +148,7 @@ export { planSizes } from "./plan/sizes.js";
 export { stepsOf } from "./plan/steps.js";
 
 export { consequenceSays } from "./says/consequence-says.js";
+export { needSays } from "./says/need-says.js";
 export { propertySays } from "./says/property-says.js";
 export { actionSays, onlySays } from "./says/words.js";
 export { waySays } from "./says/way-says.js";
@@ -190,6 +191,7 @@ export { type AddressRow, addressRows, sampleOf } from "./links/rows.js";
 export {
   type CaseRun,
   caseOf,
+  freeCaseId,
   type Grid,
   runCase,
   seeOf,

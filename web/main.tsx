@@ -11,7 +11,7 @@ const router = createBrowserRouter([
     children: [
       { path: "/", lazy: async () => ({ Component: (await import("./places/shelf/shelf.js")).Shelf }) },
       { path: "/f/:id", element: <Navigate to="plan" replace /> },
-      { path: "/f/:id/plan", lazy: async () => ({ Component: (await import("./app/frame-shell.js")).FrameShell }) },
+      { path: "/f/:id/:place", lazy: async () => ({ Component: (await import("./app/frame-shell.js")).FrameShell }) },
     ],
   },
 ]);

@@ -1,4 +1,5 @@
 import { targetOfLink, type Target } from "../address/addresses.js";
+import { idFrom } from "../edit/naming.js";
 import type { Frame, Id, LinkCase } from "../frame/types.js";
 import { viewOf, type View } from "../frame/view.js";
 import { factCombinations } from "../navigate/needs.js";
@@ -100,3 +101,7 @@ export const caseOf = (frame: Frame, id: Id, url: string, trial: Trial): LinkCas
     see: seeOf(tried.snapshot),
   };
 };
+
+/** An id for a case that no other has. */
+export const freeCaseId = (frame: Frame, name: Id): Id =>
+  idFrom(name, (id) => (frame.linkCases ?? []).some((kept) => kept.id === id));

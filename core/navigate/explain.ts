@@ -121,7 +121,8 @@ export const explain = (
   const lens = { frame, view };
   const said: string[] = [];
   if (isStuck(after.state)) return after.notes.map((note) => note.text);
-  if (!before || !event)
+  if (!before && event?.do === "link") said.push(coldSays(lens, after.state));
+  else if (!before || !event)
     said.push(`Launched at ${topName(lens, after.state)}, the start of ${nameOf(frame, frame.root)}.`);
   else if (!before.state.outside && after.state.outside) said.push(exitSays(lens, before.state));
   else if (before.state.outside && !after.state.outside && event.do === "return")

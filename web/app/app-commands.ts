@@ -2,6 +2,7 @@ import { useMemo } from "react";
 import { useNavigate, useParams } from "react-router";
 import { type Command, useCommands } from "./commands.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
+import { places, usePlace } from "./places.js";
 import { setDark, useDark } from "./theme.js";
 
 /** What can be done with the whole frame, wherever one is in it. */
@@ -9,6 +10,7 @@ export const useAppCommands = (onHistory: () => void): void => {
   const opened = useOpenFrame();
   const { id = "" } = useParams();
   const navigate = useNavigate();
+  const [, go] = usePlace();
   const dark = useDark();
   const sideBySide = useSession((session) => session.sideBySide);
   const undone = useSession((session) => session.history.undone.at(-1)?.label);
@@ -29,19 +31,25 @@ export const useAppCommands = (onHistory: () => void): void => {
         id: "theme",
         label: "Theme and bars of the app",
         says: "colours, marks, sizes",
-        run: () => opened.showPanel("theme"),
+        run: () => (go("plan"), opened.showPanel("theme")),
       },
       {
         id: "devices",
         label: "Devices, widths and facts",
         says: "targets, bands",
-        run: () => opened.showPanel("devices"),
+        run: () => (go("plan"), opened.showPanel("devices")),
       },
       { id: "dark", label: dark ? "Light theme" : "Dark theme", run: () => setDark(!dark) },
       { id: "download", label: "Download the file", run: () => location.assign(`/api/frames/${id}/file`) },
+      ...places.map(({ id: place, label, says }) => ({
+        id: `place ${place}`,
+        label: `Go to ${label}`,
+        says,
+        run: () => go(place),
+      })),
       { id: "shelf", label: "To the shelf", says: "all frames", run: () => void navigate("/") },
     ],
-    [opened, id, navigate, dark, sideBySide, done, undone, onHistory],
+    [opened, id, navigate, go, dark, sideBySide, done, undone, onHistory],
   );
   useCommands("app", commands);
 };

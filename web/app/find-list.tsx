@@ -14,6 +14,7 @@ import { type Command, commandsNow } from "./commands.js";
 import type { FindKeys } from "./finder.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 import { useChosen } from "./place.js";
+import { usePlace } from "./places.js";
 import { focusPlan } from "./focus-plan.js";
 import { recentIn, remember } from "./recent.js";
 
@@ -49,6 +50,7 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
   const frame = useSession((session) => session.frame);
   const id = useSession((session) => session.id);
   const [chosen, choose] = useChosen();
+  const [place, go] = usePlace();
   const [at, setAt] = useState(0);
   const list = useRef<HTMLUListElement>(null);
 
@@ -91,6 +93,7 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
       return item.command.run();
     }
     opened.hush();
+    if (place !== "plan") go("plan");
     const to = { id: item.node, parent: placesOf(frame, item.node)[0] ?? null };
     // what is chosen already is not chosen anew, and is drawn where it is
     if (chosen?.id === to.id && chosen.parent === to.parent) return focusPlan();

@@ -1,16 +1,17 @@
-import { useEffect, useMemo, useState } from "react";
-import { Link, useParams } from "react-router";
+import { type ReactNode, Suspense, useEffect, useMemo, useState } from "react";
+import { Link, Navigate, useParams } from "react-router";
 import { Companion } from "../companion/companion.js";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
 import { OpenFrame } from "../data/session.js";
 import { framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
-import { loadAhead } from "../parts/later.js";
+import { later, loadAhead } from "../parts/later.js";
 import { Plan } from "../places/plan/plan.js";
 import { Notices } from "./notices.js";
 import { OpenFrameProvider, useFollowing } from "./open-frame.js";
 import { useChosenInAddress } from "./place.js";
+import { isPlace, type PlaceId, usePlace } from "./places.js";
 import { TopLine } from "./top-line.js";
 import { useUndoKeys } from "./undo-keys.js";
 import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
@@ -75,6 +76,10 @@ export function FrameShell() {
 /** What is loaded when it is first wanted is loaded ahead once the page has been still for so long, ms: the server may go away. */
 const ahead = 4000;
 
+const Links = later(() => import("../places/links/links.js"));
+
+const shown: Record<PlaceId, ReactNode> = { plan: <Plan />, links: <Links /> };
+
 function Workplace() {
   useEffect(() => {
     const timer = setTimeout(loadAhead, ahead);
@@ -85,13 +90,16 @@ function Workplace() {
   useChosenInAddress();
   usePanelInAddress();
   useUndoKeys();
-  const place = useMemo(() => <Plan />, []);
+  const { place: asked } = useParams();
+  const [at] = usePlace();
+  const place = useMemo(() => shown[at], [at]);
+  if (!isPlace(asked)) return <Navigate to={`../plan${location.search}`} relative="path" replace />;
   return (
     <div className="flex h-dvh min-w-0 flex-col bg-page">
       <TopLine />
       <Notices />
       <div className="flex min-h-0 grow">
-        {place}
+        <Suspense fallback={<div className="grow" />}>{place}</Suspense>
         {folded ? (
           <div className="flex w-11 shrink-0 flex-col items-center border-l border-ink pt-2.5">
             <Button

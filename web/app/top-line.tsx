@@ -5,6 +5,8 @@ import { TextLine } from "../parts/text-line.js";
 import { useAppCommands } from "./app-commands.js";
 import { Finder } from "./finder.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
+import { PlaceLine } from "./place-line.js";
+import { usePlace } from "./places.js";
 import { setDark, useDark } from "./theme.js";
 import { later } from "../parts/later.js";
 
@@ -16,6 +18,7 @@ const MoreMenu = later(() => import("./more-menu.js"));
 export function TopLine() {
   const opened = useOpenFrame();
   const { id } = useParams();
+  const [, go] = usePlace();
   const name = useSession((session) => session.frame.name);
   const history = useSession((session) => session.history);
   const dark = useDark();
@@ -82,21 +85,14 @@ export function TopLine() {
         onClick={() => opened.redo()}
       />
       <Finder />
-      <nav aria-label="Places" className="ml-auto flex h-full items-stretch">
-        <span
-          aria-current="page"
-          className="flex items-center gap-1.5 border-b-[3px] border-petrol px-2 pt-[3px] font-semibold text-petrol"
-        >
-          <span className="mono">1</span> Plan
-        </span>
-      </nav>
+      <PlaceLine />
       {menu ? (
         <Suspense fallback={moreButton}>
           <MoreMenu
             items={[
               { label: "Changes and restore…", choose: () => setPast(true) },
-              { label: "Theme and bars of the app…", choose: () => opened.showPanel("theme") },
-              { label: "Devices, widths and facts…", choose: () => opened.showPanel("devices") },
+              { label: "Theme and bars of the app…", choose: () => (go("plan"), opened.showPanel("theme")) },
+              { label: "Devices, widths and facts…", choose: () => (go("plan"), opened.showPanel("devices")) },
               { label: "Download the file", href: `/api/frames/${id}/file` },
               { label: dark ? "Light theme" : "Dark theme", choose: () => setDark(!dark) },
             ]}

@@ -33,6 +33,12 @@ export const newDevice = (frame: Frame, given: Partial<View> = {}, facts?: State
   return { view, at, reasons: explain(frame, view, null, null, at) };
 };
 
+/** A device whose app starts by a link. */
+export const linkedDevice = (frame: Frame, view: View, facts: State["facts"], url: string): Device => {
+  const at = launch(frame, view, facts, url);
+  return { view, at, reasons: explain(frame, view, null, { do: "link", url, start: "cold" }, at) };
+};
+
 /** Those facts of a state that outlive the end of the app. */
 export const lastingFacts = (frame: Frame, { facts }: State): State["facts"] =>
   Object.fromEntries(

@@ -12,8 +12,10 @@ import {
   type Part,
   type View,
   withoutClashes,
+  landed,
+  type Trial,
 } from "../../core/index.js";
-import { type Device, lastingFacts, newDevice, putOn, withEvent, withFrame } from "./device.js";
+import { type Device, lastingFacts, linkedDevice, newDevice, putOn, withEvent, withFrame } from "./device.js";
 import { External } from "./external.js";
 import { newKey } from "./key.js";
 import type { HeadAnswer } from "./shelf.js";
@@ -200,6 +202,18 @@ export class OpenFrame {
   relaunch(): void {
     const { frame, device } = this.now;
     this.external.set({ device: newDevice(frame, device.view, lastingFacts(frame, device.at.state)) });
+  }
+
+  /** Follows a link on the device as it is tried: in an app that starts by it, or that has just been launched, with these facts. */
+  tryOnDevice(url: string, { start, facts }: Trial): void {
+    const { frame, device } = this.now;
+    const landing: Device = { ...device, at: { state: landed(frame, device.view, facts), moves: [], notes: [] } };
+    this.external.set({
+      device:
+        start === "cold"
+          ? linkedDevice(frame, device.view, facts, url)
+          : withEvent(frame, landing, { do: "link", url, start }),
+    });
   }
 
   putDevice(id: Id): void {

@@ -49,5 +49,12 @@ export const readNames = (text: string): string[] | null => {
   const names = text.split(/[\s,;]+/).filter(Boolean);
   return names.every((name) => /^[A-Za-z_]\w*$/.test(name)) ? [...new Set(names)] : null;
 };
+/** The values of a fact: two names or more, or none for yes and no. */
+export const wrongValues: Wrong = (text) => {
+  const names = readNames(text);
+  return names && names.length !== 1
+    ? null
+    : "two names or more, such as out, guest, member; or nothing for yes and no";
+};
 export const wrongNames: Wrong = (text) =>
   readNames(text) ? null : "names of letters, digits and _, such as litres, when";

@@ -9,7 +9,7 @@ import {
   propertySays,
   type View,
 } from "../../../core/index.js";
-import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
 import { type SetSubject, SetSubjectProvider } from "../../parts/set-mark.js";
@@ -20,6 +20,7 @@ import { BodyGroup } from "./bench/body-group.js";
 import { ByItselfGroup } from "./bench/by-itself-group.js";
 import { ExtrasGroup } from "./bench/extras-group.js";
 import { FacesGroup, HubLookGroup, HubRulesGroup } from "./bench/hub-groups.js";
+import { NeedsGroup } from "./bench/needs-group.js";
 import { OpensGroup } from "./bench/opens-group.js";
 import { PairGroup } from "./bench/pair-group.js";
 import { StackGroup } from "./bench/stack-group.js";
@@ -143,6 +144,7 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
           )}
           {opensHere && <OpensGroup {...shared} node={node} />}
           {id !== frame.root && node.kind !== "hub" && <BarsGroup {...shared} node={node} />}
+          {id !== frame.root && <NeedsGroup {...shared} node={node} />}
           {(node.kind === "screen" || looks.length > 0) && (
             <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
           )}

@@ -32,6 +32,8 @@ export interface PlanDrawingProps {
   shown: (card: { id: Id }) => State | null;
   device: DeviceSpot;
   dragged: Id | null;
+  /** What those can come to whom it is looked at for; null: everything is drawn alike. */
+  reached: ReadonlySet<Id> | null;
   naming: (
     id: Id,
     parent: Id | null,
@@ -41,11 +43,26 @@ export interface PlanDrawingProps {
 
 /** Everything of the plan that can be seen, from the lowest plate up. */
 export function PlanDrawing(props: PlanDrawingProps) {
-  const { frame, pictured, layout, view, dark, chosen, isChosen, isFar, inSight, shown, device, dragged, naming } =
-    props;
+  const {
+    frame,
+    pictured,
+    layout,
+    view,
+    dark,
+    chosen,
+    isChosen,
+    isFar,
+    inSight,
+    shown,
+    device,
+    dragged,
+    naming,
+    reached,
+  } = props;
   // the key that goes into the plan lands on what is chosen, else on the root
   const isEntry = (id: Id, parent: Id | null) =>
     chosen ? chosen.id === id && chosen.parent === parent : id === frame.root;
+  const isFaint = (id: Id): boolean => reached !== null && !reached.has(id);
   const plateOf = (id: Id) => layout.plates.find((plate) => plate.id === id)!;
   const boxes = isFar
     ? layout.plates.filter((plate) => isChosen(plate.id, plate.parent))
@@ -69,6 +86,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
               view={view}
               chosen={isChosen(box.id, box.parent)}
               entry={isEntry(box.id, box.parent)}
+              faint={isFaint(box.id)}
               onFold={props.onFold}
               {...naming(box.id, box.parent)}
             />
@@ -96,6 +114,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
             first={tooth.x <= hub.x + 12}
             chosen={isChosen(tooth.id, tooth.hub)}
             entry={isEntry(tooth.id, tooth.hub)}
+            faint={isFaint(tooth.id)}
             lit={device.tabs.has(`${tooth.hub} ${tooth.id}`)}
             folded={frame.nodes[tooth.id]!.kind !== "screen" && plateOf(tooth.id).folded}
             onFold={props.onFold}
@@ -117,6 +136,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
           entry={isEntry(card.id, card.parent)}
           here={card.id === device.screen && card.parent === device.parent}
           dragged={dragged === card.id}
+          faint={isFaint(card.id)}
           {...naming(card.id, card.parent)}
         />
       ))}

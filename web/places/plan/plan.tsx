@@ -1,5 +1,5 @@
 import { useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
-import { childrenOf, fitPlan, focusPath, placesOf } from "../../../core/index.js";
+import { childrenOf, fitPlan, focusPath, placesOf, type State } from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import { type Chosen, useChosen } from "../../app/place.js";
 import { useDark } from "../../app/theme.js";
@@ -12,6 +12,7 @@ import { PegMarks } from "./peg-marks.js";
 import { pictureStates } from "./picture-states.js";
 import { type DeviceSpot, PlanDrawing } from "./plan-drawing.js";
 import { isSame, rangeOf, thereIn, toggled } from "./selection.js";
+import { ReachSwitch } from "./reach-switch.js";
 import { SmallMap } from "./small-map.js";
 import { type Rect, smallestUnder } from "./under.js";
 import { useClipboard } from "./use-clipboard.js";
@@ -19,6 +20,7 @@ import { useDrag } from "./use-drag.js";
 import { useFolds } from "./use-folds.js";
 import { useMake } from "./use-make.js";
 import { usePlanKeys } from "./use-plan-keys.js";
+import { useReach } from "./use-reach.js";
 import { usePull } from "./use-pull.js";
 import { farZoom, manyZoom, panFrom, useZoom } from "./use-zoom.js";
 import { ZoomButtons } from "./zoom-buttons.js";
@@ -79,6 +81,9 @@ export function Plan() {
   // pictures and the bench follow when the plan itself and the device are painted
   const deferred = useDeferredValue(frame);
   const shown = useMemo(() => pictureStates(deferred, view), [deferred, view]);
+
+  const [who, setWho] = useState<State["facts"] | null>(null);
+  const reach = useReach(deferred, view, who);
 
   const device = useMemo<DeviceSpot>(() => {
     const path = !state.outside ? focusPath({ frame, view }, state.root) : [];
@@ -255,6 +260,7 @@ export function Plan() {
                 shown={shown}
                 device={device}
                 dragged={dragged}
+                reached={reach?.nodes ?? null}
                 naming={(id, parent) => ({
                   renaming: renaming && chosen?.id === id && chosen.parent === parent,
                   onRename: (title) => chosen && make(retitle(frame, chosen, title.trim().slice(0, 200))),
@@ -284,6 +290,7 @@ export function Plan() {
             </div>
           )}
         </div>
+        <ReachSwitch frame={frame} facts={who} reach={reach} onChange={setWho} />
         <ZoomButtons zoom={zoom} onZoom={zoomTo} onFit={() => zoomTo(fitZoom())} />
         {isPartly && (
           <SmallMap

@@ -1,6 +1,7 @@
 import { memo } from "react";
 import { type Frame, nameOf, type Plate, type View } from "../../../core/index.js";
 import { FoldMark } from "./fold-mark.js";
+import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
 import { plateSays } from "./plate-says.js";
 import { KindSign } from "./shapes.js";
@@ -11,6 +12,8 @@ export interface PlateBoxProps {
   view: View;
   chosen: boolean;
   entry: boolean;
+  /** Those it is looked at for cannot come here. */
+  faint: boolean;
   renaming: boolean;
   onRename: (title: string) => void;
   onRenamed: () => void;
@@ -26,6 +29,7 @@ export const PlateBox = memo(function PlateBox({
   view,
   chosen,
   entry,
+  faint,
   renaming,
   onRename,
   onRenamed,
@@ -43,7 +47,7 @@ export const PlateBox = memo(function PlateBox({
       tabIndex={entry ? 0 : -1}
       data-node={id}
       data-parent={parent ?? ""}
-      className={`absolute rounded-md border-[1.5px] ${edge} ${grounds[depth % 3]} ${kind === "hub" ? "shadow-[0_2px_0_var(--rule)]" : ""}`}
+      className={`absolute rounded-md border-[1.5px] ${faint ? "border-dashed *:opacity-45" : ""} ${edge} ${grounds[depth % 3]} ${kind === "hub" ? "shadow-[0_2px_0_var(--rule)]" : ""}`}
       style={{ left: x, top: y, width, height }}
     >
       <div
@@ -61,6 +65,7 @@ export const PlateBox = memo(function PlateBox({
         ) : (
           <span className="text-[14px] font-bold">{name}</span>
         )}
+        <NeedMark frame={frame} id={id} className="shrink-0" />
         <span className="truncate text-[12.5px] text-ink-2">{plateSays(frame, id, view)}</span>
       </div>
     </div>

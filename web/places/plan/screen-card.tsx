@@ -1,6 +1,7 @@
 import { memo } from "react";
 import { type Card, type Frame, nameOf, plainName, type State, type View } from "../../../core/index.js";
 import { Picture } from "../../device/picture.js";
+import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
 
 export interface ScreenCardProps {
@@ -17,6 +18,8 @@ export interface ScreenCardProps {
   entry: boolean;
   here: boolean;
   dragged: boolean;
+  /** Those it is looked at for cannot come here. */
+  faint: boolean;
   renaming: boolean;
   onRename: (title: string) => void;
   onRenamed: () => void;
@@ -34,6 +37,7 @@ export const ScreenCard = memo(function ScreenCard({
   entry,
   here,
   dragged,
+  faint,
   renaming,
   onRename,
   onRenamed,
@@ -48,10 +52,10 @@ export const ScreenCard = memo(function ScreenCard({
       tabIndex={entry ? 0 : -1}
       data-node={id}
       data-parent={parent ?? ""}
-      className={`absolute overflow-visible rounded-md border-[1.5px] bg-plate-2 ${edge} ${dragged ? "opacity-40" : ""} ${chosen ? "z-10" : ""} focus-visible:outline-2`}
+      className={`absolute overflow-visible rounded-md border-[1.5px] bg-plate-2 ${edge} ${faint ? "border-dashed" : ""} ${dragged ? "opacity-40" : ""} ${chosen ? "z-10" : ""} focus-visible:outline-2`}
       style={{ left: x, top: y, width, height }}
     >
-      <div className="pointer-events-none size-full overflow-hidden rounded-[4px]">
+      <div className={`pointer-events-none size-full overflow-hidden rounded-[4px] ${faint ? "opacity-25" : ""}`}>
         {card.picture && state ? (
           <>
             <span className="sr-only">{title}, screen</span>
@@ -63,6 +67,14 @@ export const ScreenCard = memo(function ScreenCard({
       </div>
       {covers && card.picture && (
         <span className="pointer-events-none absolute inset-x-0 top-full truncate pt-0.5 text-center text-[11.5px] leading-4 font-semibold">
+          {plainName(frame, id)}
+        </span>
+      )}
+      {card.picture && (
+        <NeedMark frame={frame} id={id} className="pointer-events-none absolute -top-2 right-1 max-w-[92%]" />
+      )}
+      {!covers && card.picture && frame.nodes[id]!.header === "off" && (
+        <span className="pointer-events-none absolute inset-x-1 bottom-1 truncate rounded-sm bg-plate-2/90 text-center text-[11.5px] leading-4 font-semibold">
           {plainName(frame, id)}
         </span>
       )}

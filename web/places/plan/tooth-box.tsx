@@ -2,6 +2,7 @@ import { memo } from "react";
 import { type Frame, nameOf, type PlanLayout } from "../../../core/index.js";
 import { Icon } from "../../parts/icon.js";
 import { FoldMark } from "./fold-mark.js";
+import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
 
 export interface ToothBoxProps {
@@ -12,6 +13,8 @@ export interface ToothBoxProps {
   first: boolean;
   chosen: boolean;
   entry: boolean;
+  /** Those it is looked at for cannot come here. */
+  faint: boolean;
   /** The device shows this tab. */
   lit: boolean;
   /** What hangs from it is folded away. */
@@ -30,6 +33,7 @@ export const ToothBox = memo(function ToothBox({
   first,
   chosen,
   entry,
+  faint,
   lit,
   folded,
   onFold,
@@ -55,7 +59,7 @@ export const ToothBox = memo(function ToothBox({
         tabIndex={entry ? 0 : -1}
         data-node={id}
         data-parent={hub}
-        className={`absolute flex items-center justify-center gap-1.5 rounded-b-md border-[1.5px] border-t-0 px-1 ${chosen ? "z-10 border-petrol outline-2 outline-petrol" : "border-ink"} ${lit ? "bg-petrol-soft text-petrol" : "bg-plate-2"}`}
+        className={`absolute flex items-center justify-center gap-1.5 rounded-b-md border-[1.5px] border-t-0 px-1 ${chosen ? "z-10 border-petrol outline-2 outline-petrol" : "border-ink"} ${faint ? "border-dashed *:opacity-45" : ""} ${lit ? "bg-petrol-soft text-petrol" : "bg-plate-2"}`}
         style={{ left: x + 3, top: y, width: width - 6, height: height - 6 }}
       >
         {renaming ? (
@@ -64,6 +68,7 @@ export const ToothBox = memo(function ToothBox({
           <>
             {node.tab?.icon && <Icon name={node.tab.icon} fill={lit} size={17} />}
             <span className="truncate font-semibold">{label}</span>
+            <NeedMark frame={frame} id={id} />
             <span className="sr-only">tab{lit ? ", shown on the device" : ""}</span>
             {badge !== undefined && (
               <span className="mono shrink-0 rounded-full border border-field px-1 text-[10px] leading-3.5">

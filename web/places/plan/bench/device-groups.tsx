@@ -16,7 +16,7 @@ import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";
 import { Select } from "../../../parts/select.js";
-import { wrongWhole } from "../../../parts/wrong.js";
+import { readNames, wrongValues, wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, Line } from "./group.js";
 
@@ -215,6 +215,22 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
                   set("facts", rest.length ? rest : undefined, `Without ${fact.label}`);
                 }}
               />
+              <Line label="Values">
+                <TextLine
+                  className="mono text-[12px]"
+                  value={(fact.values ?? []).join(", ")}
+                  placeholder="yes, no"
+                  wrong={wrongValues}
+                  onDone={(text) => {
+                    const values = readNames(text)!;
+                    putFact(
+                      fact.id,
+                      { values: values.length ? values : undefined, launch: undefined },
+                      `${fact.label} can be ${values.join(", ") || "yes or no"}`,
+                    );
+                  }}
+                />
+              </Line>
               <span className="w-full">
                 <Check
                   checked={fact.lasting !== false}

@@ -1,0 +1,32 @@
+import { Suspense } from "react";
+import { Link } from "react-router";
+import { later } from "../parts/later.js";
+import { places, usePlace, usePlaceAddress } from "./places.js";
+
+const LinksHealth = later(() => import("../places/links/links-health.js"));
+
+/** The places of the work by their numbers, each with its health. */
+export function PlaceLine() {
+  const [at] = usePlace();
+  const addressOf = usePlaceAddress();
+  return (
+    <nav aria-label="Places" className="ml-auto flex h-full items-stretch gap-1">
+      {places.map(({ id, label, says }, i) => (
+        <Link
+          key={id}
+          to={addressOf(id)}
+          title={says}
+          aria-current={id === at ? "page" : undefined}
+          className="flex items-center gap-1.5 border-b-[3px] border-transparent px-2 pt-[3px] hover:bg-plate-1 aria-[current=page]:border-petrol aria-[current=page]:font-semibold aria-[current=page]:text-petrol"
+        >
+          <span className="mono">{i + 1}</span> {label}
+          {id === "links" && (
+            <Suspense fallback={null}>
+              <LinksHealth />
+            </Suspense>
+          )}
+        </Link>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,43 @@
+import { useCallback } from "react";
+import { useNavigate, useParams, useSearchParams } from "react-router";
+
+/** The places of the work, in its order. */
+export const places = [
+  { id: "plan", label: "Plan", says: "the structure" },
+  { id: "links", label: "Links", says: "addresses and what they open" },
+] as const;
+
+export type PlaceId = (typeof places)[number]["id"];
+
+export const isPlace = (text: string | undefined): text is PlaceId => places.some(({ id }) => id === text);
+
+/** What of a page's address belongs to one place alone, and stays behind when another is gone to. */
+const own: Record<PlaceId, readonly string[]> = { plan: ["panel"], links: ["link", "start", "with"] };
+
+/** The address of a place of the open frame, with the choice and the view that are there now. */
+export const usePlaceAddress = (): ((to: PlaceId, more?: Record<string, string>) => string) => {
+  const { id = "" } = useParams();
+  const [params] = useSearchParams();
+  return useCallback(
+    (to, more = {}) => {
+      const next = new URLSearchParams(params);
+      for (const [place, names] of Object.entries(own)) if (place !== to) for (const name of names) next.delete(name);
+      for (const [name, value] of Object.entries(more)) next.set(name, value);
+      const search = next.toString();
+      return `/f/${id}/${to}${search && `?${search}`}`;
+    },
+    [id, params],
+  );
+};
+
+/** Where one is, and going elsewhere. */
+export const usePlace = (): [PlaceId, (to: PlaceId, more?: Record<string, string>) => void] => {
+  const { place } = useParams();
+  const addressOf = usePlaceAddress();
+  const navigate = useNavigate();
+  const go = useCallback(
+    (to: PlaceId, more?: Record<string, string>) => void navigate(addressOf(to, more)),
+    [navigate, addressOf],
+  );
+  return [isPlace(place) ? place : "plan", go];
+};

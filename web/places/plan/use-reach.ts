@@ -1,0 +1,45 @@
+import { useDeferredValue, useMemo } from "react";
+import {
+  canExplore,
+  childrenOf,
+  type Frame,
+  type Id,
+  mayStand,
+  reachableWith,
+  type State,
+  type View,
+} from "../../../core/index.js";
+
+/** What a person can come to while the facts stay so. */
+export interface Reach {
+  /** Screens, and the containers that hold one. */
+  nodes: ReadonlySet<Id>;
+  screens: number;
+  all: number;
+  /** The frame is too large to be gone through everywhere: what may be shown is taken for what can be come to. */
+  isRough: boolean;
+}
+
+/** Null while nobody asked. */
+export const useReach = (frame: Frame, view: View, facts: State["facts"] | null): Reach | null => {
+  const asked = useDeferredValue(useMemo(() => ({ frame, view, facts }), [frame, view, facts]));
+  return useMemo(() => {
+    if (!asked.facts) return null;
+    const { nodes } = asked.frame;
+    const all = Object.keys(nodes).filter((id) => nodes[id]!.kind === "screen");
+    const isRough = !canExplore(asked.frame);
+    const given = asked.facts;
+    const screens = isRough
+      ? new Set(all.filter((id) => mayStand(asked.frame, given, id)))
+      : reachableWith(asked.frame, asked.view, given);
+    const reached = new Set<Id>(screens);
+    const holds = (id: Id): boolean => {
+      const children = childrenOf(nodes[id]!).filter((child) => Object.hasOwn(nodes, child));
+      const own = children.map((child) => (nodes[child]!.kind === "screen" ? reached.has(child) : holds(child)));
+      if (own.includes(true)) reached.add(id);
+      return own.includes(true);
+    };
+    holds(asked.frame.root);
+    return { nodes: reached, screens: screens.size, all: all.length, isRough };
+  }, [asked]);
+};
