@@ -2,6 +2,7 @@
 import { cpus } from "node:os";
 import { editingFigures } from "./editing.js";
 import { engineFigures } from "./engine.js";
+import { linkFigures } from "./links.js";
 import type { Figure } from "./measure.js";
 import { pageFigures } from "./page.js";
 import { planFigures } from "./plan.js";
@@ -9,6 +10,7 @@ import { serverFigures } from "./server.js";
 
 const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   engine: engineFigures,
+  links: linkFigures,
   plan: planFigures,
   server: serverFigures,
   page: pageFigures,

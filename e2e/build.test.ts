@@ -1,4 +1,3 @@
-import type { ElementHandle } from "puppeteer-core";
 import { eachIn, type Person } from "./world.js";
 
 let me: Person;
@@ -23,19 +22,7 @@ interface Hand {
 const node = (id: string) => `[data-node="${id}"]`;
 const bench = 'section[aria-label="Bench"]';
 const chosenIs = (id: string) => me.see(`${node(id)}[aria-selected="true"]`);
-const clickText = async (selector: string, text: string, tries = 4): Promise<void> => {
-  await me.read(selector, text);
-  const found = await me.page.evaluateHandle(
-    (where, what) => [...document.querySelectorAll(where)].find((element) => element.textContent?.startsWith(what)),
-    selector,
-    text,
-  );
-  // a list may be drawn anew between being read and being pressed
-  await (found.asElement() as ElementHandle<Element>).click().catch((error: Error) => {
-    if (tries === 0 || !error.message.includes("detached")) throw error;
-    return clickText(selector, text, tries - 1);
-  });
-};
+const clickText = (selector: string, text: string) => me.press(selector, text, "starts");
 const named = async (name: string) => {
   await me.page.waitForFunction(
     () => document.activeElement?.closest("[data-node]") && document.activeElement instanceof HTMLInputElement,

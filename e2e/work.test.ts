@@ -148,7 +148,8 @@ test("the plan is worked by keys alone: walk, add, rename, move, reorder, delete
     i += 1
   )
     await me.keys("Tab");
-  await me.keys("ArrowRight", "ArrowRight", "ArrowRight", "ArrowDown");
+  // into the root, past the splash, into the tabs
+  await me.keys("ArrowRight", "ArrowRight", "ArrowDown", "ArrowRight", "ArrowDown");
   await me.see(`${node("tasksTab")}[aria-selected="true"]`);
   await me.keys("n");
   await me.type("Shed");

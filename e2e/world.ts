@@ -4,7 +4,7 @@ import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import axeCore from "axe-core";
-import type { Browser, Page } from "puppeteer-core";
+import type { Browser, ElementHandle, Page } from "puppeteer-core";
 import { openBrowser } from "../scripts/browser.js";
 
 /** ms. How long anything may take to appear: a machine that stands still for seconds fails no test. */
@@ -84,6 +84,28 @@ export class Person {
   click = async (selector: string) => {
     const element = await this.see(selector);
     await element.click();
+  };
+  /** Presses what CSS names and has a text, at its beginning or anywhere; what is drawn anew meanwhile is looked for again. */
+  press = async (selector: string, text: string, how: "starts" | "has" = "has") => {
+    for (const until = Date.now() + patience; ;) {
+      const found = await this.page.evaluateHandle(
+        (where, what, starts) =>
+          [...document.querySelectorAll(where)].find((element) =>
+            starts ? element.textContent?.startsWith(what) : element.textContent?.includes(what),
+          ),
+        selector,
+        text,
+        how === "starts",
+      );
+      try {
+        const element = found.asElement() as ElementHandle<Element> | null;
+        if (!element) throw new Error(`nothing that ${selector} names has the text ${text}`);
+        return await element.click();
+      } catch (error) {
+        if (Date.now() > until) throw error;
+        await new Promise((resolve) => setTimeout(resolve, 50));
+      }
+    }
   };
   keys = async (...keys: string[]) => {
     for (const key of keys) {

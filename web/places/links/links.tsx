@@ -26,34 +26,27 @@ export default function Links() {
     const deepest = rows.reduce((a, b) => (b.laidOn.length > a.laidOn.length ? b : a), rows[0]!);
     return deepest ? linkTo(settled.address, deepest.sample) : "/";
   }, [rows, settled]);
-  const [kept, ask] = useAsked(frame, usual);
-  // what is typed is tried at once; the page's address follows
-  const [typed, setTyped] = useState<string | null>(null);
-  const link = typed ?? kept.link;
+  const [{ link, trial }, ask] = useAsked(frame, usual);
   const later = useDeferredValue(link);
-  const tried = useMemo(() => tryLink(settled, view, later, kept.trial), [settled, view, later, kept.trial]);
+  const tried = useMemo(() => tryLink(settled, view, later, trial), [settled, view, later, trial]);
   const grid = useMemo(() => tryEverywhere(settled, view, later), [settled, view, later]);
   const [importing, setImporting] = useState(false);
 
-  const tryIt = (next: string) => {
-    setTyped(null);
-    ask({ link: next });
-  };
+  const tryIt = (next: string) => ask({ link: next });
   return (
     <main aria-label="Links" className="flex min-w-0 grow flex-col overflow-auto bg-page">
       <section aria-label="Try a link" className="shrink-0 border-b border-ink bg-plate-1">
         <TryLine
           frame={frame}
           link={link}
-          trial={kept.trial}
+          trial={trial}
           tried={tried}
-          onType={setTyped}
-          onDone={() => typed !== null && tryIt(typed)}
+          onType={tryIt}
           onTrial={(trial) => ask({ trial })}
         />
         <div className="flex min-h-58 flex-wrap border-t border-rule">
           <Outcome frame={settled} view={view} tried={tried} />
-          <TrialGrid frame={settled} grid={grid} trial={kept.trial} onTrial={(trial) => ask({ trial })} />
+          <TrialGrid frame={settled} grid={grid} trial={trial} onTrial={(trial) => ask({ trial })} />
         </div>
       </section>
       <div className="flex min-h-72 grow flex-wrap">
@@ -66,13 +59,7 @@ export default function Links() {
           onImport={() => setImporting(true)}
         />
         <div className="flex min-w-64 grow basis-64 flex-col overflow-auto bg-plate-0">
-          <KeptCases
-            frame={settled}
-            onTry={(link, trial) => {
-              setTyped(null);
-              ask({ link, trial });
-            }}
-          />
+          <KeptCases frame={settled} onTry={(link, trial) => ask({ link, trial })} />
           <ShadowList frame={settled} shadows={shadows} onTry={tryIt} />
         </div>
       </div>

@@ -23,12 +23,11 @@ export interface TryLineProps {
   trial: Trial;
   tried: Tried;
   onType: (link: string) => void;
-  onDone: () => void;
   onTrial: (trial: Trial) => void;
 }
 
 /** The line any link is tried in, and what it comes to: an app that runs or not, with what facts. */
-export function TryLine({ frame, link, trial, tried, onType, onDone, onTrial }: TryLineProps) {
+export function TryLine({ frame, link, trial, tried, onType, onTrial }: TryLineProps) {
   const opened = useOpenFrame();
   const [code, setCode] = useState(false);
   const isFault = tried.target.kind === "ignored";
@@ -51,11 +50,7 @@ export function TryLine({ frame, link, trial, tried, onType, onDone, onTrial }: 
         aria-invalid={isFault || undefined}
         className={`mono h-9 min-w-64 grow basis-80 rounded-sm border bg-plate-2 px-2.5 text-[13px] ${isFault ? "border-clay" : "border-ink"}`}
         onChange={(event) => onType(event.target.value)}
-        onBlur={onDone}
-        onKeyDown={(event) => {
-          event.stopPropagation();
-          if (event.key === "Enter") onDone();
-        }}
+        onKeyDown={(event) => event.stopPropagation()}
       />
       <span className="flex">
         <Choice

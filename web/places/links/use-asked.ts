@@ -1,6 +1,9 @@
-import { useCallback, useMemo } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { factsOf, factValues, type Frame, launch, type Trial, viewOf } from "../../../core/index.js";
+
+/** What was asked for: as long as no link was named, the usual one is tried. */
+type Kept = Omit<Asked, "link"> & { link: string | null };
 
 /** The link that is tried, and how it comes. */
 export interface Asked {
@@ -26,34 +29,53 @@ const factsText = (frame: Frame, facts: Trial["facts"]): string =>
 
 /** A link longer than this is tried, and not written into the page's address. */
 const mostInAddress = 2000;
+/** What is tried is written into the page's address once it has been still for so long, ms. */
+const still = 250;
 
-/** What is tried, as the page's address says: Back and a reload find it again. */
+const names = ["link", "start", "with"] as const;
+const keyOf = (params: URLSearchParams): string => names.map((name) => params.get(name) ?? "").join("\n");
+
+/** What is tried. The page's address follows it, so that Back and a reload find it again. */
 export const useAsked = (frame: Frame, usual: string): [Asked, (change: Partial<Asked>) => void] => {
   const [params, setParams] = useSearchParams();
-  const [link, start, facts] = [params.get("link"), params.get("start"), params.get("with")];
-  const asked = useMemo<Asked>(
-    () => ({
-      link: link ?? usual,
-      trial: { start: start === "running" ? "running" : "cold", facts: factsIn(frame, facts ?? "") },
-    }),
-    [frame, link, start, facts, usual],
-  );
-  const ask = useCallback(
-    (change: Partial<Asked>) =>
-      setParams(
-        (old) => {
-          const next = new URLSearchParams(old);
-          if (change.link !== undefined && change.link.length <= mostInAddress) next.set("link", change.link);
-          if (change.trial) {
-            next.set("start", change.trial.start);
-            const text = factsText(frame, change.trial.facts);
-            if (text) next.set("with", text);
-          }
-          return next;
-        },
-        { replace: true },
-      ),
-    [frame, setParams],
-  );
-  return [asked, ask];
+  const read = (): Kept => ({
+    link: params.get("link"),
+    trial: {
+      start: params.get("start") === "running" ? "running" : "cold",
+      facts: factsIn(frame, params.get("with") ?? ""),
+    },
+  });
+  const [asked, setAsked] = useState(read);
+  const known = useRef(keyOf(params));
+  const key = keyOf(params);
+  useEffect(() => {
+    if (known.current === key) return;
+    known.current = key;
+    setAsked(read());
+  }, [key]);
+  useEffect(() => {
+    const timer = setTimeout(
+      () =>
+        setParams(
+          (old) => {
+            const next = new URLSearchParams(old);
+            const { link, trial } = asked;
+            if (link !== null && link.length <= mostInAddress) next.set("link", link);
+            else next.delete("link");
+            if (trial.start === "running") next.set("start", trial.start);
+            else next.delete("start");
+            const facts = factsText(frame, trial.facts);
+            if (facts !== factsText(frame, factsIn(frame, ""))) next.set("with", facts);
+            else next.delete("with");
+            known.current = keyOf(next);
+            return next.toString() === old.toString() ? old : next;
+          },
+          { replace: true },
+        ),
+      still,
+    );
+    return () => clearTimeout(timer);
+  }, [asked, frame, setParams]);
+  const ask = useCallback((change: Partial<Asked>) => setAsked((now) => ({ ...now, ...change })), []);
+  return useMemo(() => [{ ...asked, link: asked.link ?? usual }, ask], [asked, usual, ask]);
 };

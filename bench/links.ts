@@ -1,0 +1,104 @@
+import createRouter from "find-my-way";
+import { match } from "path-to-regexp";
+import { Matcher } from "../core/address/matcher.js";
+import { type Pattern, readPattern } from "../core/address/pattern.js";
+import { type Figure, timeOf } from "./measure.js";
+
+/** Patterns as an app has them: groups of a list, a detail, what is deeper, and a word beside the name. */
+const patternsOf = (count: number): string[] =>
+  Array.from({ length: count }, (_, i) => {
+    const group = `/group${Math.floor(i / 5)}`;
+    return [group, `${group}/:item`, `${group}/new`, `${group}/:item/parts/:part`, `${group}/:item/notes`][i % 5]!;
+  });
+
+/** An address for every so many of the patterns, spread over the table, and some that lead nowhere. */
+const pathsOf = (patterns: readonly string[]): string[] =>
+  Array.from({ length: 200 }, (_, i) => {
+    const pattern = patterns[Math.floor((i * patterns.length) / 200)]!;
+    const path = pattern.replaceAll(/:(\w+)/g, (_, name: string) => `${name}-${i}`);
+    return i % 20 === 19 ? `${path}/nowhere/at/all` : path;
+  });
+
+const read = (text: string): Pattern => {
+  const result = readPattern(text);
+  if (!result.ok) throw new Error(result.reason);
+  return result.pattern;
+};
+const treeOf = (patterns: readonly string[]) =>
+  new Matcher(patterns.map((text) => ({ pattern: read(text), value: text })));
+
+const routerOf = (patterns: readonly string[]) => {
+  const router = createRouter();
+  for (const pattern of patterns) router.on("GET", pattern, () => undefined, pattern);
+  return router;
+};
+
+/** Every pattern tried in turn, words before names, as one has to do with a list of expressions. */
+const listOf = (patterns: readonly string[]) => {
+  const rank = (text: string): string => text.replaceAll(/:\w+/g, "\uFFFF");
+  return [...patterns].sort((a, b) => (rank(a) < rank(b) ? -1 : 1)).map((text) => match<Record<string, string>>(text));
+};
+
+/** µs of one match. */
+const perMatch = (paths: readonly string[], find: (path: string) => unknown): number =>
+  (timeOf(() => {
+    let found = 0;
+    for (const path of paths) if (find(path)) found += 1;
+    return found;
+  }) *
+    1000) /
+  paths.length;
+
+/** What it costs to find the screen of an address, against two packages that find handlers for paths, on the same tables and addresses. */
+export const linkFigures = (): Figure[] => {
+  const figures: Figure[] = [];
+  const own = new Map<number, number>();
+  for (const count of [10, 100, 1000, 10_000]) {
+    const patterns = patternsOf(count);
+    const paths = pathsOf(patterns);
+    const tree = treeOf(patterns);
+    const router = routerOf(patterns);
+    for (const path of paths) {
+      const [mine, theirs] = [tree.match(path), router.find("GET", path)];
+      if ((mine?.value ?? null) !== (theirs?.store ?? null)) throw new Error(`${path} leads to two things`);
+    }
+    const value = perMatch(paths, (path) => tree.match(path));
+    own.set(count, value);
+    const other = perMatch(paths, (path) => router.find("GET", path));
+    figures.push({
+      name: `a match among ${count.toLocaleString("en")} patterns`,
+      value,
+      unit: "µs",
+      against: { name: "find-my-way", value: other, ratio: other / value },
+      ...(count === 1000 && { goal: "1.5 times its rate", met: other / value >= 1.5 }),
+    });
+    figures.push({ name: "  matches a second", value: 1e6 / value, unit: "/s" });
+    if (count > 1000) continue;
+    const list = listOf(patterns);
+    const slow = perMatch(paths, (path) => list.find((each) => each(path)));
+    figures.push({
+      name: `  the same, a list of expressions`,
+      value: slow,
+      unit: "µs",
+      against: { name: "path-to-regexp", value: slow, ratio: slow / value },
+    });
+  }
+  const growth = own.get(10_000)! / own.get(10)!;
+  figures.push({
+    name: "a match among 10,000 over one among 10",
+    value: growth,
+    unit: "×",
+    goal: "at most 6",
+    met: growth <= 6,
+  });
+  const patterns = patternsOf(1000).map((text) => ({ pattern: read(text), value: text }));
+  const build = timeOf(() => new Matcher(patterns));
+  figures.push({
+    name: "building the tree of 1,000 patterns",
+    value: build,
+    unit: "ms",
+    goal: "under 10 ms",
+    met: build < 10,
+  });
+  return figures;
+};
