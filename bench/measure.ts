@@ -14,9 +14,9 @@ export interface Figure {
  * Milliseconds of one call: the least of rounds that each run long enough to be told apart. What comes on top of the least
  * is the machine's: a shared one stands still at times for longer than a round.
  */
-export const timeOf = (work: () => unknown, { rounds = 9, atLeastMs = 40 } = {}): number => {
+export const timeOf = (work: () => unknown, { rounds = 9, atLeastMs = 40, warmMs = 250 } = {}): number => {
   // until the compiler has settled: what is measured is the steady state
-  for (const until = performance.now() + 250; performance.now() < until;) work();
+  for (const until = performance.now() + warmMs; performance.now() < until;) work();
   let calls = 1;
   for (;;) {
     const began = performance.now();
@@ -32,6 +32,15 @@ export const timeOf = (work: () => unknown, { rounds = 9, atLeastMs = 40 } = {})
     times.push((performance.now() - began) / calls);
   }
   return Math.min(...times);
+};
+
+/** Milliseconds of one call of each of several, by turns: what slows the machine down for a while slows all of them. */
+export const timesOf = (works: readonly (() => unknown)[], turns = 15): number[] => {
+  const least = works.map(() => Infinity);
+  for (let turn = 0; turn < turns; turn += 1)
+    for (const [i, work] of works.entries())
+      least[i] = Math.min(least[i]!, timeOf(work, { rounds: 3, atLeastMs: 10, warmMs: turn === 0 ? 250 : 20 }));
+  return least;
 };
 
 export const quantile = (values: readonly number[], q: number): number => {

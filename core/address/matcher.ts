@@ -1,4 +1,5 @@
 import { decoded, type Pattern } from "./pattern.js";
+import { hashed, Words } from "./words.js";
 
 /** A pattern, what it stands for, and those of its params that must be digits. */
 export interface Claim<T> {
@@ -19,11 +20,13 @@ interface Leaf<T> {
   names: readonly string[];
   /** Which of them must be digits. */
   whole: readonly number[];
+  /** An object with all the names: copying it is faster than giving a new one its keys one by one. */
+  blank: Readonly<Record<string, string>>;
 }
 
 /** What may follow after some segments. */
 interface Branch<T> {
-  texts: Map<string, Branch<T>> | null;
+  texts: Words<Branch<T>> | null;
   name: Branch<T> | null;
   rest: Leaf<T> | null;
   leaf: Leaf<T> | null;
@@ -31,7 +34,21 @@ interface Branch<T> {
 
 const newBranch = <T>(): Branch<T> => ({ texts: null, name: null, rest: null, leaf: null });
 
+const slash = 47;
+
+const endOf = (path: string, from: number, end: number): number => {
+  const to = path.indexOf("/", from);
+  return to < 0 || to > end ? end : to;
+};
+
+const decodedOr = (text: string): string => decoded(text) ?? text;
+
 const digits = /^[0-9]+$/;
+
+/** What of a branch is tried first, then, and last. */
+const byText = 0;
+const byName = 1;
+const byRest = 2;
 
 /**
  * Patterns as a tree of segments. Literal beats `:name` beats `*`, segment by segment from the left; where the better one
@@ -40,11 +57,10 @@ const digits = /^[0-9]+$/;
  */
 export class Matcher<T> {
   private readonly root = newBranch<T>();
-  // of the path at hand: a match is one call, and nothing of it is kept
-  private path = "";
-  private end = 0;
-  private encoded = false;
-  private held: string[] = [];
+  // of the match at hand; kept from one to the next, as making them anew would be most of the work
+  private readonly held: string[] = [];
+  /** Where a match goes on when what it tried leads to nothing: the branch, where its segment begins, the params held then, what to try. */
+  private readonly forks: { branch: Branch<T>; from: number; count: number; next: number }[] = [];
 
   constructor(claims: Iterable<Claim<T>>) {
     for (const claim of claims) this.add(claim);
@@ -55,6 +71,7 @@ export class Matcher<T> {
       value,
       names,
       whole: names.flatMap((name, i) => (whole.includes(name) ? [i] : [])),
+      blank: Object.fromEntries(names.map((name) => [name, ""])),
     });
     let at = this.root;
     for (const [i, segment] of pattern.segments.entries()) {
@@ -65,53 +82,99 @@ export class Matcher<T> {
       if (pattern.optional && i === pattern.segments.length - 1) at.leaf ??= leaf(pattern.names.slice(0, -1));
       if (segment.kind === "name") at = at.name ??= newBranch();
       else {
-        at.texts ??= new Map();
-        let next = at.texts.get(segment.text);
-        if (!next) at.texts.set(segment.text, (next = newBranch()));
-        at = next;
+        at.texts ??= new Words();
+        at = at.texts.take(segment.text, newBranch<T>);
       }
     }
     at.leaf ??= leaf(pattern.names);
   }
 
-  private isWhole(leaf: Leaf<T>, count: number): boolean {
-    for (const i of leaf.whole) if (i < count && !digits.test(this.held[i]!)) return false;
+  private isWhole(leaf: Leaf<T>): boolean {
+    const { held } = this;
+    for (const i of leaf.whole) if (!digits.test(held[i]!)) return false;
     return true;
   }
 
-  /** `from` is where the next segment begins; `count` how many params are held by now. */
-  private walk(branch: Branch<T>, from: number, count: number): Leaf<T> | null {
-    const { path, end } = this;
-    if (from > end) return branch.leaf && this.isWhole(branch.leaf, count) ? branch.leaf : null;
-    let to = path.indexOf("/", from);
-    if (to < 0 || to > end) to = end;
-    const raw = path.slice(from, to);
-    const text = this.encoded ? (decoded(raw) ?? raw) : raw;
-    const literal = branch.texts?.get(text);
-    const found = literal && this.walk(literal, to + 1, count);
-    if (found) return found;
-    if (branch.name && text !== "") {
-      this.held[count] = text;
-      const named = this.walk(branch.name, to + 1, count + 1);
-      if (named) return named;
+  private matched({ value, names, blank }: Leaf<T>): Match<T> {
+    const params: Record<string, string> = { ...blank };
+    for (let i = 0; i < names.length; i += 1) params[names[i]!] = this.held[i]!;
+    return { value, params };
+  }
+
+  private fork(at: number, branch: Branch<T>, from: number, count: number, next: number): void {
+    const fork = this.forks[at];
+    if (fork === undefined) {
+      this.forks[at] = { branch, from, count, next };
+      return;
     }
-    if (!branch.rest) return null;
-    const left = path.slice(from, end);
-    if (left === "") return null;
-    this.held[count] = this.encoded ? (decoded(left) ?? left) : left;
-    return this.isWhole(branch.rest, count + 1) ? branch.rest : null;
+    fork.branch = branch;
+    fork.from = from;
+    fork.count = count;
+    fork.next = next;
   }
 
   /** What a path leads to, its params percent-decoded; null if nothing. A slash at its end means nothing. */
   match(path: string): Match<T> | null {
-    this.path = path;
-    this.end = path.endsWith("/") ? path.length - 1 : path.length;
-    this.encoded = path.includes("%");
-    const leaf = this.walk(this.root, 1, 0);
-    if (!leaf) return null;
-    const params: Record<string, string> = {};
-    const { names } = leaf;
-    for (let i = 0; i < names.length; i += 1) params[names[i]!] = this.held[i]!;
-    return { value: leaf.value, params };
+    const { held, forks } = this;
+    const end = path.charCodeAt(path.length - 1) === slash ? path.length - 1 : path.length;
+    const encoded = path.includes("%");
+    let branch = this.root;
+    /** Where the next segment begins. */
+    let from = 1;
+    /** How many params are held by now. */
+    let count = 0;
+    let next = byText;
+    let open = 0;
+    for (;;) {
+      let isDead = true;
+      if (from > end) {
+        const { leaf } = branch;
+        if (leaf !== null && (leaf.whole.length === 0 || this.isWhole(leaf))) return this.matched(leaf);
+      } else {
+        const texts = next === byText ? branch.texts : null;
+        let to = from;
+        let literal: Branch<T> | undefined;
+        if (texts === null) to = endOf(path, from, end);
+        else if (encoded) {
+          to = endOf(path, from, end);
+          literal = texts.of(decodedOr(path.slice(from, to)));
+        } else {
+          // one walk over the letters finds the end of the segment and its hash; it ends early where no word is as long
+          const limit = Math.min(end, from + texts.longest + 1);
+          let hash = 0;
+          for (; to < limit; to += 1) {
+            const code = path.charCodeAt(to);
+            if (code === slash) break;
+            hash = hashed(hash, code);
+          }
+          if (to - from > texts.longest) to = endOf(path, to, end);
+          else literal = texts.get(path, from, to, hash);
+        }
+        if (literal !== undefined) {
+          if (branch.name !== null) this.fork(open++, branch, from, count, byName);
+          else if (branch.rest !== null) this.fork(open++, branch, from, count, byRest);
+          branch = literal;
+          from = to + 1;
+          isDead = false;
+        } else if (next !== byRest && branch.name !== null && to > from) {
+          if (branch.rest !== null) this.fork(open++, branch, from, count, byRest);
+          const text = path.slice(from, to);
+          held[count] = encoded ? decodedOr(text) : text;
+          count += 1;
+          branch = branch.name;
+          from = to + 1;
+          isDead = false;
+        } else if (branch.rest !== null && from < end) {
+          const text = path.slice(from, end);
+          held[count] = encoded ? decodedOr(text) : text;
+          if (this.isWhole(branch.rest)) return this.matched(branch.rest);
+        }
+      }
+      next = byText;
+      if (!isDead) continue;
+      if (open === 0) return null;
+      open -= 1;
+      ({ branch, from, count, next } = forks[open]!);
+    }
   }
 }
