@@ -58,6 +58,17 @@ await take("targets.png", "/f/repair-cafe/plan?at=house&in=app&targets=all", "li
 ]);
 await take("theme.png", "/f/night-sky-log/plan?panel=theme", "dark");
 await take("shelf.png", "/", "light");
+await take("links.png", "/f/allotment-diary/links?link=https%3A%2F%2Fdiary.example%2Fplots%2F3%2Fbeds%2F2", "light");
+await take("bring-in.png", "/f/night-sky-log/links?link=%2Fevenings%2Fjoin&with=session.guest", "dark", [
+  "section[aria-label=Addresses] button",
+  "textarea[aria-label=Addresses]",
+  { type: "address,title\n/meteors,Meteors\n/meteors/12\n/meteors/13\n/nights/4\n/clubs/orion/rules" },
+]);
+await take("door.png", "/f/allotment-diary/plan?at=welcome&in=app", "light", [
+  "[data-device] [role=timer] ~ button + button",
+  "[aria-label=Facts] [role=switch]",
+  "[data-device] [data-action=toSignIn]",
+]);
 const plots = '[data-node="plots"][data-parent="plotsTab"]';
 await take("list.png", "/f/allotment-diary/plan?at=plots&in=plotsTab", "light", [
   plots,

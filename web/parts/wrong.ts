@@ -49,6 +49,19 @@ export const readNames = (text: string): string[] | null => {
   const names = text.split(/[\s,;]+/).filter(Boolean);
   return names.every((name) => /^[A-Za-z_]\w*$/.test(name)) ? [...new Set(names)] : null;
 };
+export const wrongScheme: Wrong = (text) =>
+  /^([a-z][a-z0-9+.-]{0,39})?$/.test(text.trim()) && text.trim() !== "https"
+    ? null
+    : "small letters, digits, + . -, such as allotment, or nothing";
+
+export const wrongHosts: Wrong = (text) =>
+  text
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+    .every((host) => /^[a-z0-9]([a-z0-9.-]*[a-z0-9])?$/i.test(host))
+    ? null
+    : "names of hosts without https:// and path, such as diary.example";
+
 /** The values of a fact: two names or more, or none for yes and no. */
 export const wrongValues: Wrong = (text) => {
   const names = readNames(text);

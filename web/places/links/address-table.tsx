@@ -9,6 +9,7 @@ import {
   type Shadow,
 } from "../../../core/index.js";
 import { usePlace } from "../../app/places.js";
+import { AppAddress } from "./app-address.js";
 import { Button } from "../../parts/button.js";
 
 export interface AddressTableProps {
@@ -55,6 +56,7 @@ export function AddressTable({ frame, rows, shadows, lit, onTry, onImport }: Add
           Bring in addresses
         </Button>
       </header>
+      <AppAddress frame={frame} />
       <div className="min-h-0 grow overflow-auto">
         <table className="w-full">
           <thead className="sticky top-0 z-10 bg-page text-left">

@@ -118,29 +118,32 @@ export default function ChangeMenu({ frame, view, parts, make, onClose }: Change
             );
           })}
         </ul>
-        {choices.length > 0 && look.planned && (
-          <label className="flex items-center gap-2 border-t border-rule px-3 py-1.5">
-            <span className="shrink-0">{change.label}</span>
-            <select
-              value={target ?? choices[0]}
-              className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
-              onChange={(event) => setTargets({ ...targets, [change.id]: event.target.value })}
-              onKeyDown={(event) => {
-                if (event.key === "Enter") take(look.planned);
-                if (event.key !== "Escape") event.stopPropagation();
-              }}
-            >
-              {choices.map((id) => (
-                <option key={id} value={id}>
-                  {plainName(frame, id)}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        <p role="status" className={`border-t border-rule px-3 py-2 ${look.planned ? "" : "text-clay"}`}>
-          <b>{look.planned ? look.planned.label : "Not here"}:</b> {look.says.join(" · ")}
-        </p>
+        {/* what is said of each has the same room: the list must not slip away under the pointer */}
+        <div className="flex h-32 shrink-0 flex-col overflow-auto border-t border-rule">
+          {choices.length > 0 && look.planned && (
+            <label className="flex items-center gap-2 border-b border-rule px-3 py-1.5">
+              <span className="shrink-0">{change.label}</span>
+              <select
+                value={target ?? choices[0]}
+                className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
+                onChange={(event) => setTargets({ ...targets, [change.id]: event.target.value })}
+                onKeyDown={(event) => {
+                  if (event.key === "Enter") take(look.planned);
+                  if (event.key !== "Escape") event.stopPropagation();
+                }}
+              >
+                {choices.map((id) => (
+                  <option key={id} value={id}>
+                    {plainName(frame, id)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          <p role="status" className={`px-3 py-2 ${look.planned ? "" : "text-clay"}`}>
+            <b>{look.planned ? look.planned.label : "Not here"}:</b> {look.says.join(" · ")}
+          </p>
+        </div>
       </PopBox>
     </Popover.Root>
   );
