@@ -47,6 +47,7 @@ export {
   labelsOf,
   limitOf,
   overOf,
+  plainIcon,
   ratioOf,
   restOf,
   splitFromOf,
@@ -85,6 +86,7 @@ export { frameOfLines } from "./outline/build.js";
 export type { OutlineFault, OutlineLine } from "./outline/line.js";
 export { pasteLines, type Place } from "./outline/paste.js";
 export { readOutline } from "./outline/read.js";
+export { actionTo, withDone } from "./outline/ways.js";
 export { writeOutline } from "./outline/write.js";
 
 export type { Move, NavigationEvent, Note } from "./navigate/events.js";
@@ -100,6 +102,7 @@ export {
   mayStand,
   needsAbove,
   needWords,
+  standsInFor,
   type Unmet,
   valueWord,
 } from "./navigate/needs.js";

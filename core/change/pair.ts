@@ -1,3 +1,4 @@
+import { plainIcon } from "../frame/defaults.js";
 import type { Edit } from "../edit/edit.js";
 import type { Frame, HubNode, Node, PairNode } from "../frame/types.js";
 import { plainName } from "../navigate/run.js";
@@ -37,7 +38,7 @@ const asHub = (frame: Frame, id: string, parent: string | null): ChangeResult =>
   const edits: Edit[] = [
     { kind: "restore", nodes: { [id]: { node: hub } } },
     ...children.flatMap((child): Edit[] =>
-      frame.nodes[child]!.tab ? [] : [{ kind: "set", node: child, key: "tab", value: { icon: "circle-dashed" } }],
+      frame.nodes[child]!.tab ? [] : [{ kind: "set", node: child, key: "tab", value: { icon: plainIcon } }],
     ),
   ];
   return planned({

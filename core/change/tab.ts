@@ -1,3 +1,4 @@
+import { plainIcon } from "../frame/defaults.js";
 import { freeIdIn } from "../edit/naming.js";
 import { indexOf, placesOf } from "../frame/frame-index.js";
 import type { Frame, HubNode, Id } from "../frame/types.js";
@@ -28,7 +29,7 @@ export const makeTab: ChangeOfMind = {
     if (hub === undefined) return cannot("There are no tabs yet: wrap something in tabs first.");
     const { children } = frame.nodes[hub] as HubNode;
     const after = children.at(-1) ?? null;
-    const tab = { icon: "circle-dashed" };
+    const tab = { icon: plainIcon };
     const name = plainName(frame, id);
     const label = `Make a tab of ${name}`;
     if (node.kind !== "screen")

@@ -1,5 +1,5 @@
 import type { Edit } from "../edit/edit.js";
-import { childrenOf, startOf } from "../frame/defaults.js";
+import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
 import type { ContainerNode, Frame, Id, Node, PairNode } from "../frame/types.js";
 import { plainName } from "../navigate/run.js";
@@ -57,7 +57,7 @@ export const unwrap: ChangeOfMind = {
       if (holder.kind === "hub")
         for (const child of stays) {
           const tab = child === first ? (node.tab ?? frame.nodes[child]!.tab) : frame.nodes[child]!.tab;
-          edits.push({ kind: "set", node: child, key: "tab", value: tab ?? { icon: "circle-dashed" } });
+          edits.push({ kind: "set", node: child, key: "tab", value: tab ?? { icon: plainIcon } });
         }
       if (startOf(holder) === id) edits.push({ kind: "set", node: parent, key: "start", value: first });
       if (holder.kind === "stack" && holder.base === id)

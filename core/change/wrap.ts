@@ -1,13 +1,13 @@
 import type { Edit } from "../edit/edit.js";
 import { freeIdIn } from "../edit/naming.js";
 import type { Part } from "../edit/part.js";
-import { childrenOf, startOf } from "../frame/defaults.js";
+import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import type { ContainerNode, Frame, Id, Tab } from "../frame/types.js";
 import { plainName } from "../navigate/run.js";
 import { list } from "../says/words.js";
 import { cannot, type ChangeOfMind, type ChangeResult, planned } from "./change.js";
 
-const plainTab: Tab = { icon: "circle-dashed" };
+const plainTab: Tab = { icon: plainIcon };
 
 type Wrapping = "stack" | "hub" | "sheet";
 const words: Record<Wrapping, string> = { stack: "stack", hub: "tabs", sheet: "sheet" };

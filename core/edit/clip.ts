@@ -1,5 +1,5 @@
 import { readPattern } from "../address/pattern.js";
-import { childrenOf, nodeDefaults } from "../frame/defaults.js";
+import { childrenOf, nodeDefaults, plainIcon } from "../frame/defaults.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { subtreeOf } from "../frame/frame-index.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
@@ -130,7 +130,7 @@ export const pasteClip = (
   const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
   for (const top of clip.tops) {
     const node = nodes[map(top)]!;
-    if (hub && !node.tab) nodes[map(top)] = { ...node, tab: { icon: "circle-dashed" } };
+    if (hub && !node.tab) nodes[map(top)] = { ...node, tab: { icon: plainIcon } };
     if (!hub && node.tab) {
       const { tab: _, ...rest } = node;
       nodes[map(top)] = rest as Node;

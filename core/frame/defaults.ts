@@ -52,6 +52,12 @@ const defaultBands: Band[] = [
   { id: "desk", from: 960 },
 ];
 
+/** A title without the `{name}` of params in it. */
+export const withoutParams = (title: string): string => title.replaceAll(/\s*\{\w+\}/g, "").trim();
+
+/** The icon of a tab that nobody has given one. */
+export const plainIcon = "circle-dashed";
+
 export const frameDefaults = {
   targets: defaultTargets,
   bands: defaultBands,

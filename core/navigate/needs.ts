@@ -1,4 +1,4 @@
-import { childrenOf, factsOf, factValues, startOf } from "../frame/defaults.js";
+import { factsOf, factValues, startOf } from "../frame/defaults.js";
 import { indexOf } from "../frame/frame-index.js";
 import type { FactValue, Frame, Id, Need } from "../frame/types.js";
 import type { State } from "./state.js";
@@ -62,6 +62,12 @@ export const needsAbove = (frame: Frame, id: Id): Unmet[] => {
   return way.flatMap((at) => (frame.nodes[at]?.needs ?? []).map((need) => ({ id: at, need })));
 };
 
+/** The needs that a node stands in for when they are not met, each with the node that has it. */
+export const standsInFor = (frame: Frame, id: Id): Unmet[] =>
+  Object.entries(frame.nodes).flatMap(([other, node]) =>
+    (node.needs ?? []).filter((need) => need.otherwise === id).map((need) => ({ id: other, need })),
+  );
+
 const withNeeds = new WeakMap<Frame["nodes"], boolean>();
 
 /** Whether any node of the frame needs anything. */
@@ -95,10 +101,4 @@ export const factCombinations = (frame: Frame, most = 32): Facts[] => {
     all = next;
   }
   return all;
-};
-
-/** Children of a container that may be shown as they start, in their order. */
-export const openChildren = (frame: Frame, facts: Facts, id: Id): Id[] => {
-  const node = frame.nodes[id];
-  return node ? childrenOf(node).filter((child) => mayStart(frame, facts, child)) : [];
 };

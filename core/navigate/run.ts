@@ -1,3 +1,4 @@
+import { withoutParams } from "../frame/defaults.js";
 import type { Frame, Id, Node, Opens } from "../frame/types.js";
 import type { Note, NoteCode } from "./events.js";
 import type { Lens } from "./focus.js";
@@ -35,10 +36,7 @@ export const nameOf = (frame: Frame, id: Id, params?: Params): string => {
 };
 
 /** The same without the `{name}` of its params: what the node is called whatever it shows. */
-export const plainName = (frame: Frame, id: Id): string =>
-  nameOf(frame, id)
-    .replaceAll(/\s*\{\w+\}/g, "")
-    .trim() || id;
+export const plainName = (frame: Frame, id: Id): string => withoutParams(nameOf(frame, id)) || id;
 
 /** Puts params into `{name}`; a name that has no value stays as it is. */
 export const fill = (text: string, params: Params): string =>

@@ -1,3 +1,4 @@
+import { plainIcon, withoutParams } from "../frame/defaults.js";
 import { isId } from "../edit/apply.js";
 import { idFrom } from "../edit/naming.js";
 import { shown } from "../frame/fault.js";
@@ -17,7 +18,7 @@ export const kindOf = ({ kind, again }: OutlineLine, within: Within): LineKind |
 
 /** The id that a title gives, or a screen's id gives the stack around it, when the text names none. */
 export const derivedId = (title: string | null, taken: (id: Id) => boolean): Id =>
-  idFrom((title ?? "").replaceAll(/\{\w+\}/g, ""), taken);
+  idFrom(withoutParams(title ?? ""), taken);
 export const derivedOuter = (inner: Id, within: Within, taken: (id: Id) => boolean): Id =>
   idFrom(`${inner} ${within === "hub" ? "tab" : "stack"}`, taken);
 
@@ -28,9 +29,6 @@ export interface Built {
 }
 
 export type BuildResult = { ok: true; built: Built } | { ok: false; faults: OutlineFault[] };
-
-/** An icon for a tab that names none. */
-export const plainIcon = "circle-dashed";
 
 class Builder {
   readonly nodes: Record<Id, Node> = {};

@@ -1,8 +1,8 @@
-import { childrenOf, startOf } from "../frame/defaults.js";
+import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import type { Part } from "../edit/part.js";
 import { eachLead } from "../frame/references.js";
 import type { Frame, HubNode, Id, Node, ScreenNode, StackNode } from "../frame/types.js";
-import { derivedId, derivedOuter, plainIcon, type Within } from "./build.js";
+import { derivedId, derivedOuter, type Within } from "./build.js";
 import { kindSigns, overlayWords, takesColon, writeName } from "./line.js";
 
 interface Branch {

@@ -91,7 +91,7 @@ export function AddressTable({ frame, rows, shadows, lit, onTry, onImport }: Add
                   <td className="px-2">
                     <button
                       type="button"
-                      className="text-left hover:underline"
+                      className="max-w-44 truncate text-left hover:underline"
                       title="Show it on the plan"
                       onClick={() => choose(row.screen)}
                     >

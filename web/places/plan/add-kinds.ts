@@ -7,6 +7,7 @@ import {
   type Opens,
   placesOf,
   plainName,
+  plainIcon,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { addAfter, addInside, type Planned } from "./edits.js";
@@ -52,7 +53,7 @@ const namer = (frame: Frame) => {
 const added = (frame: Frame, place: Place, top: Id, title: string, nodes: Record<Id, Node>): Planned => {
   const isTab = frame.nodes[place.parent]!.kind === "hub";
   const made = nodes[top]!;
-  const own = isTab ? { ...made, tab: { label: title, icon: "circle-dashed" } } : made;
+  const own = isTab ? { ...made, tab: { label: title, icon: plainIcon } } : made;
   const edit: Edit = {
     kind: "add",
     nodes: { ...nodes, [top]: own as Node },
@@ -74,7 +75,7 @@ const tabs = (frame: Frame, chosen: Chosen): Planned => {
   const children = ["First", "Second"].map((title) => {
     const screen = name(title);
     const stack = name(`${title} tab`);
-    nodes[stack] = { kind: "stack", title, tab: { label: title, icon: "circle-dashed" }, children: [screen] };
+    nodes[stack] = { kind: "stack", title, tab: { label: title, icon: plainIcon }, children: [screen] };
     nodes[screen] = { kind: "screen", title };
     return stack;
   });

@@ -146,7 +146,7 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
           {id !== frame.root && node.kind !== "hub" && <BarsGroup {...shared} node={node} />}
           {id !== frame.root && <NeedsGroup {...shared} node={node} />}
           {(node.kind === "screen" || looks.length > 0) && (
-            <WaysInGroup frame={frame} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
+            <WaysInGroup frame={frame} id={id} looks={looks} lit={lit} onLit={onLit} onChoose={onChoose} />
           )}
           {node.kind === "screen" && (
             <>

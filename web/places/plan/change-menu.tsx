@@ -119,7 +119,7 @@ export default function ChangeMenu({ frame, view, parts, make, onClose }: Change
           })}
         </ul>
         {/* what is said of each has the same room: the list must not slip away under the pointer */}
-        <div className="flex h-32 shrink-0 flex-col overflow-auto border-t border-rule">
+        <div className="flex h-24 shrink-0 flex-col overflow-auto border-t border-rule">
           {choices.length > 0 && look.planned && (
             <label className="flex items-center gap-2 border-b border-rule px-3 py-1.5">
               <span className="shrink-0">{change.label}</span>

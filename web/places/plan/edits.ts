@@ -15,6 +15,8 @@ import {
   type ScreenNode,
   stepsOf,
   subtreeOf,
+  plainIcon,
+  actionTo,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 
@@ -52,7 +54,7 @@ const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: str
   const screen = freeIdIn(frame, title);
   const stack = freeIdIn(frame, `${title} tab`, new Set([screen]));
   const nodes: Record<Id, Node> = {
-    [stack]: { kind: "stack", title, tab: { label: title, icon: "circle-dashed" }, children: [screen] },
+    [stack]: { kind: "stack", title, tab: { label: title, icon: plainIcon }, children: [screen] },
     [screen]: { kind: "screen", title },
   };
   return {
@@ -157,7 +159,7 @@ export const moveInto = (frame: Frame, { id, parent }: Chosen, to: Id | null, af
   const tab = to !== null && to !== parent && frame.nodes[to]?.kind === "hub" && !node.tab;
   const label = plainName(frame, id);
   const edit: Edit = tab
-    ? { kind: "batch", edits: [move, { kind: "set", node: id, key: "tab", value: { label, icon: "circle-dashed" } }] }
+    ? { kind: "batch", edits: [move, { kind: "set", node: id, key: "tab", value: { label, icon: plainIcon } }] }
     : move;
   return {
     edit,
@@ -215,22 +217,13 @@ export const namesIn = (screen: ScreenNode): readonly string[] => patternOf(scre
 export const freeActionId = (frame: Frame, label: string, actions: readonly Action[]): Id =>
   freeIdIn({ ...frame, nodes: {} }, label, new Set(actions.map((action) => action.id)));
 
-/**
- * A new way out: an action of a screen, or an extra of a hub, that opens `to`. Params that the target's address names are
- * handed on where this screen has them; others are 1.
- */
+/** A new way out: an action of a screen, or an extra of a hub, that opens `to`. */
 export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
   const node = frame.nodes[from] as ScreenNode | HubNode;
   const key = node.kind === "hub" ? "extras" : "actions";
   const actions = (node.kind === "hub" ? node.extras : node.actions) ?? [];
   const label = plainName(frame, to);
-  const own = new Set(node.kind === "hub" ? [] : namesIn(node));
-  const target = frame.nodes[to];
-  const names = target?.kind === "screen" ? namesIn(target) : [];
-  const params = Object.fromEntries(names.map((name) => [name, own.has(name) ? `{${name}}` : "1"]));
-  const open = { kind: "open" as const, to, ...(names.length && { params }) };
-  const place = key === "extras" ? ("footer" as const) : ("body" as const);
-  const made: Action = { id: freeActionId(frame, label, actions), label, place, do: open };
+  const made = actionTo(node, actions, to, frame.nodes[to]!);
   return {
     edit: { kind: "set", node: from, key, value: [...actions, made] },
     label: `${plainName(frame, from)} leads to ${label}`,

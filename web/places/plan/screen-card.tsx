@@ -71,7 +71,11 @@ export const ScreenCard = memo(function ScreenCard({
         </span>
       )}
       {card.picture && (
-        <NeedMark frame={frame} id={id} className="pointer-events-none absolute -top-2 right-1 max-w-[92%]" />
+        <NeedMark
+          frame={frame}
+          id={id}
+          className="pointer-events-none absolute -top-2 -right-1 max-w-[calc(100%+8px)]"
+        />
       )}
       {!covers && card.picture && frame.nodes[id]!.header === "off" && (
         <span className="pointer-events-none absolute inset-x-1 bottom-1 truncate rounded-sm bg-plate-2/90 text-center text-[11.5px] leading-4 font-semibold">

@@ -1,10 +1,20 @@
-import { type Frame, plainName, placesOf, type WayInLook } from "../../../../core/index.js";
+import { useMemo } from "react";
+import {
+  type Frame,
+  type Id,
+  needWords,
+  plainName,
+  placesOf,
+  standsInFor,
+  type WayInLook,
+} from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Group } from "./group.js";
 import { inMark } from "../pegs.js";
 
 export interface WaysInGroupProps {
   frame: Frame;
+  id: Id;
   looks: readonly WayInLook[];
   lit: string | null;
   onLit: (mark: string | null) => void;
@@ -20,11 +30,31 @@ const backSays = (frame: Frame, back: readonly string[]): string => {
 };
 
 /** Every way in with its own Back: what lies beneath depends on where one came from. */
-export function WaysInGroup({ frame, looks, lit, onLit, onChoose }: WaysInGroupProps) {
+export function WaysInGroup({ frame, id, looks, lit, onLit, onChoose }: WaysInGroupProps) {
+  const standing = useMemo(() => standsInFor(frame, id), [frame, id]);
   const usual = looks[0]?.taken?.snapshot.back.join();
   return (
     <Group title="Ways in, each with its Back" wide>
-      {looks.length === 0 && (
+      {standing.length > 0 && (
+        <p>
+          Stands in for{" "}
+          {standing.map(({ id: other, need }, i) => (
+            <span key={`${other} ${need.fact}`}>
+              {i > 0 && ", "}
+              <button
+                type="button"
+                className="font-medium hover:underline"
+                onClick={() => onChoose({ id: other, parent: placesOf(frame, other)[0] ?? null })}
+              >
+                {plainName(frame, other)}
+              </button>{" "}
+              <span className="text-ink-2">({needWords(frame, need)})</span>
+            </span>
+          ))}
+        </p>
+      )}
+      {frame.address?.lost === id && <p>Shown for links that lead nowhere.</p>}
+      {looks.length === 0 && standing.length === 0 && frame.address?.lost !== id && (
         <p className="text-ink-2">None: no action and no row opens it. It shows when its container starts with it.</p>
       )}
       <ol className="flex flex-col">
