@@ -1,4 +1,4 @@
-import { useId, useState } from "react";
+import { useId, useMemo, useState } from "react";
 import { addressesOf, addressOf, linkTo, targetOfLink, topOf } from "../../core/index.js";
 import { useOpenFrame, useSession } from "../app/open-frame.js";
 import { recentIn, remember } from "../app/recent.js";
@@ -21,6 +21,19 @@ export function AddressLine() {
   const address = state.outside ? null : addressOf(frame, topOf({ frame, view }, state.root));
   const link = typed ?? address ?? "";
   const wrong = typed === null || typed === "" ? null : targetOfLink(frame, typed);
+
+  // what was followed last, then where the app has addresses; asked for once the line is gone to
+  const [isAsked, setIsAsked] = useState(false);
+  const offered = useMemo(
+    () =>
+      isAsked
+        ? [...new Set([...recentIn("links", id), ...addressesOf(frame).map(({ pattern }) => pattern.text)])].slice(
+            0,
+            40,
+          )
+        : [],
+    [isAsked, frame, id, at],
+  );
 
   const follow = (start: "cold" | "running") => {
     if (link === "") return;
@@ -50,9 +63,9 @@ export function AddressLine() {
           placeholder={state.outside ? "outside the app" : "no address: type a link"}
           value={link}
           className={`mono h-8 w-full min-w-0 rounded-sm border bg-plate-2 px-2 text-[12px] placeholder:text-ink-2 ${wrong?.kind === "ignored" ? "border-clay" : "border-field"}`}
-          onFocus={(event) => event.target.select()}
+          onFocus={(event) => (event.target.select(), setIsAsked(true))}
           onChange={(event) => setTyped(event.target.value)}
-          onBlur={() => setTyped((now) => (now === "" ? null : now))}
+          onBlur={() => (setTyped((now) => (now === "" ? null : now)), setIsAsked(false))}
           onKeyDown={(event) => {
             event.stopPropagation();
             if (event.key === "Escape") setTyped(null);
@@ -75,11 +88,9 @@ export function AddressLine() {
         </Button>
       </div>
       <datalist id={list}>
-        {[...new Set([...recentIn("links", id), ...addressesOf(frame).map(({ pattern }) => pattern.text)])]
-          .slice(0, 40)
-          .map((each) => (
-            <option key={each} value={each} />
-          ))}
+        {offered.map((each) => (
+          <option key={each} value={each} />
+        ))}
       </datalist>
       {wrong?.kind === "ignored" && (
         <p role="status" className="line-clamp-2 text-[12px] leading-4 text-clay">

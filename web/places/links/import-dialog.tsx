@@ -11,7 +11,7 @@ const mostBytes = 8 * 1024 * 1024;
 const mostShown = 60;
 
 /** Brings in addresses from elsewhere: what they come to is shown before anything changes. */
-export function ImportDialog({ frame, onClose }: { frame: Frame; onClose: () => void }) {
+export default function ImportDialog({ frame, onClose }: { frame: Frame; onClose: () => void }) {
   const opened = useOpenFrame();
   const [, go] = usePlace();
   const [text, setText] = useState("");

@@ -1,14 +1,16 @@
-import { useDeferredValue, useMemo, useState } from "react";
+import { Suspense, useDeferredValue, useMemo, useState } from "react";
 import { addressRows, linkTo, shadowsOf, tryEverywhere, tryLink } from "../../../core/index.js";
 import { useSession } from "../../app/open-frame.js";
+import { later } from "../../parts/later.js";
 import { AddressTable } from "./address-table.js";
-import { ImportDialog } from "./import-dialog.js";
 import { KeptCases } from "./kept-cases.js";
 import { Outcome } from "./outcome.js";
 import { ShadowList } from "./shadow-list.js";
 import { TrialGrid } from "./trial-grid.js";
 import { TryLine } from "./try-line.js";
 import { useAsked } from "./use-asked.js";
+
+const ImportDialog = later(() => import("./import-dialog.js"));
 
 /** Every address of the app, any link tried in every way, and the links that have to go on leading where they do. */
 export default function Links() {
@@ -27,9 +29,9 @@ export default function Links() {
     return deepest ? linkTo(settled.address, deepest.sample) : "/";
   }, [rows, settled]);
   const [{ link, trial }, ask] = useAsked(frame, usual);
-  const later = useDeferredValue(link);
-  const tried = useMemo(() => tryLink(settled, view, later, trial), [settled, view, later, trial]);
-  const grid = useMemo(() => tryEverywhere(settled, view, later), [settled, view, later]);
+  const asked = useDeferredValue(link);
+  const tried = useMemo(() => tryLink(settled, view, asked, trial), [settled, view, asked, trial]);
+  const grid = useMemo(() => tryEverywhere(settled, view, asked), [settled, view, asked]);
   const [importing, setImporting] = useState(false);
 
   const tryIt = (next: string) => ask({ link: next });
@@ -63,7 +65,11 @@ export default function Links() {
           <ShadowList frame={settled} shadows={shadows} onTry={tryIt} />
         </div>
       </div>
-      {importing && <ImportDialog frame={frame} onClose={() => setImporting(false)} />}
+      {importing && (
+        <Suspense fallback={null}>
+          <ImportDialog frame={frame} onClose={() => setImporting(false)} />
+        </Suspense>
+      )}
     </main>
   );
 }
