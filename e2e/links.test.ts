@@ -220,9 +220,9 @@ test("asking to sign in is one change of mind, and the plan shows who can come w
   await me.see('[data-node="main"] [title="needs Signed in: yes"]');
   const who = 'select[aria-label="Who can come where"]';
   await me.page.select(who, "0");
-  await me.read('[role="status"]', "2 of 6 screens can be come to");
+  await me.read('[role="status"]', "2 of 6 screens within reach");
   await me.page.select(who, "1");
-  await me.read('[role="status"]', "4 of 6 screens can be come to");
+  await me.read('[role="status"]', "4 of 6 screens within reach");
   await act("signIn");
   await me.click('[data-device] [data-screen="signIn"] [data-action="signIn"]');
   await me.waitTop("first");
@@ -246,6 +246,8 @@ test("nothing stands in the way of anyone in the links, in both themes", async (
     await me.keys("Escape");
     await me.go("/f/night-sky-log/plan?at=chart&in=app");
     await me.read('section[aria-label="Needs"]', "Session");
+    await me.page.select('select[aria-label="Who can come where"]', "2");
+    await me.read('[role="status"]', "1 of 16 screens within reach");
     expect(await me.look()).toEqual([]);
   }
 });

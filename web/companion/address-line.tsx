@@ -60,7 +60,7 @@ export function AddressLine() {
           list={list}
           autoComplete="off"
           spellCheck={false}
-          placeholder={state.outside ? "outside the app" : "no address: type a link"}
+          placeholder={state.outside ? "outside the app" : "no address"}
           value={link}
           className={`mono h-8 w-full min-w-0 rounded-sm border bg-plate-2 px-2 text-[12px] placeholder:text-ink-2 ${wrong?.kind === "ignored" ? "border-clay" : "border-field"}`}
           onFocus={(event) => (event.target.select(), setIsAsked(true))}

@@ -47,7 +47,7 @@ export const PlateBox = memo(function PlateBox({
       tabIndex={entry ? 0 : -1}
       data-node={id}
       data-parent={parent ?? ""}
-      className={`absolute rounded-md border-[1.5px] ${faint ? "border-dashed *:opacity-45" : ""} ${edge} ${grounds[depth % 3]} ${kind === "hub" ? "shadow-[0_2px_0_var(--rule)]" : ""}`}
+      className={`absolute rounded-md border-[1.5px] ${faint ? "border-dashed text-ink-2" : ""} ${edge} ${grounds[depth % 3]} ${kind === "hub" ? "shadow-[0_2px_0_var(--rule)]" : ""}`}
       style={{ left: x, top: y, width, height }}
     >
       <div

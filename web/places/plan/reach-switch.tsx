@@ -22,7 +22,7 @@ export function ReachSwitch({ frame, facts, reach, onChange }: ReachSwitchProps)
     <div className="absolute top-1.5 right-44 z-20 flex items-center gap-1.5 rounded-sm border border-field bg-plate-2/95 pl-2">
       {reach && (
         <span role="status" className="whitespace-nowrap">
-          <b>{reach.screens}</b> of {reach.all} screens {reach.isRough ? "may be shown" : "can be come to"}
+          <b>{reach.screens}</b> of {reach.all} screens {reach.isRough ? "may be shown" : "within reach"}
         </span>
       )}
       <select

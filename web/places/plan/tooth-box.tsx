@@ -59,7 +59,7 @@ export const ToothBox = memo(function ToothBox({
         tabIndex={entry ? 0 : -1}
         data-node={id}
         data-parent={hub}
-        className={`absolute flex items-center justify-center gap-1.5 rounded-b-md border-[1.5px] border-t-0 px-1 ${chosen ? "z-10 border-petrol outline-2 outline-petrol" : "border-ink"} ${faint ? "border-dashed *:opacity-45" : ""} ${lit ? "bg-petrol-soft text-petrol" : "bg-plate-2"}`}
+        className={`absolute flex items-center justify-center gap-1.5 rounded-b-md border-[1.5px] border-t-0 px-1 ${chosen ? "z-10 border-petrol outline-2 outline-petrol" : "border-ink"} ${faint ? "border-dashed text-ink-2" : ""} ${lit ? "bg-petrol-soft text-petrol" : "bg-plate-2"}`}
         style={{ left: x + 3, top: y, width: width - 6, height: height - 6 }}
       >
         {renaming ? (
