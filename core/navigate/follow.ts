@@ -1,11 +1,11 @@
 import { targetOfLink } from "../address/addresses.js";
 import { shown } from "../frame/fault.js";
 import type { Id, ScreenNode } from "../frame/types.js";
-import { newContainer, plainly } from "./make.js";
+import { begun, newContainer, plainly } from "./make.js";
 import { type Ask, askOf, grant, openGranted, pendingAfter } from "./open.js";
 import { nameOf, note, type Run } from "./run.js";
 import { layGranted } from "./standing.js";
-import type { StackEntry, State } from "./state.js";
+import type { State } from "./state.js";
 
 /** Where a link leads, as something to open; null, with a note why, if it leads nowhere. */
 const askedBy = (run: Run, url: string): Ask | null => {
@@ -47,16 +47,8 @@ export const followRunning = (run: Run, state: State, url: string): State => {
 
 /** An app that starts by a link: the chain to what it opens is laid; null, with a note why, if the link opens nothing. */
 export const followCold = (run: Run, facts: State["facts"], url: string): State | null => {
-  const root = newContainer(run, run.frame.root, plainly, { kind: "stack", entries: [] }) as StackEntry;
-  const blank: State = {
-    root,
-    facts,
-    drawer: null,
-    pending: null,
-    clock: run.clock,
-    outside: false,
-    nextKey: run.nextKey,
-  };
+  const root = newContainer(run, run.frame.root, plainly, { kind: "stack", entries: [] });
+  const blank = begun(run, root, facts);
   const asked = askedBy(run, url);
   const granted = asked && grant(run, blank, { ...asked, link: { lays: true, cold: true } });
   return granted && { ...layGranted(run, blank, granted), pending: granted.pending };

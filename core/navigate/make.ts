@@ -2,7 +2,15 @@ import { fillsPattern, paramsNamed } from "../address/pattern.js";
 import { startOf } from "../frame/defaults.js";
 import type { Id, StackNode } from "../frame/types.js";
 import { type Entering, newScreen, nodeIn, type Run } from "./run.js";
-import { type ContainerEntry, emptyUi, type Entry, type Inside, noParams } from "./state.js";
+import {
+  type ContainerEntry,
+  emptyUi,
+  type Entry,
+  type Inside,
+  noParams,
+  type StackEntry,
+  type State,
+} from "./state.js";
 
 export const newContainer = (run: Run, node: Id, entering: Entering, inside: Inside): ContainerEntry => {
   const { params, carried, opens } = entering;
@@ -30,6 +38,17 @@ export const fresh = (run: Run, id: Id, entering: Entering = plainly): Entry => 
     ? newContainer(run, id, own, { kind: "hub", active: start, visits: [], tabs: { [start]: first } })
     : newContainer(run, id, own, { kind: "stack", entries: [first] });
 };
+
+/** The state of an app that has just started, with this root. */
+export const begun = (run: Run, root: Entry, facts: State["facts"]): State => ({
+  root: root as StackEntry,
+  facts,
+  drawer: null,
+  pending: null,
+  clock: run.clock,
+  outside: false,
+  nextKey: run.nextKey,
+});
 
 /** The entry of `way[i]`, made on the way to the last of `way`, which gets what is `entering`. */
 export const madeOnTheWay = (run: Run, way: readonly Id[], i: number, entering: Entering): Entry => {

@@ -202,6 +202,61 @@ describe("needs", () => {
     expect(run(frame, tap("home"), tap("in"))).toMatchObject({ top: "a", back: ["about", "exit"] });
   });
 
+  test("a stand-in that is a tab stays a tab", () => {
+    const frame = frameOf(
+      {
+        app: stack(["home", "vault"]),
+        home: hub(["a", "account"]),
+        a: screen({ actions: [opening("vault")] }),
+        account: screen({ actions: [setting(true)] }),
+        vault: screen({ needs: [{ ...signedIn, otherwise: "account", resume: true }] }),
+      },
+      { facts: [{ id: "signedIn", label: "Signed in" }] },
+    );
+    expect(run(frame, tap("vault"))).toMatchObject({ top: "account", pending: { to: "vault" } });
+    expect(run(frame, tap("vault"), tap("in"))).toMatchObject({ top: "vault", back: ["account", "a", "exit"] });
+  });
+
+  test("what waits and would be refused goes on waiting", () => {
+    const frame = doored(
+      {
+        vault: screen({
+          needs: [
+            { ...signedIn, otherwise: "signIn", resume: true },
+            { fact: "checked", is: true },
+          ],
+        }),
+        app: stack(["about", "signIn", "vault"]),
+        signIn: screen({ actions: [setting(true)] }),
+      },
+      {
+        facts: [
+          { id: "signedIn", label: "Signed in" },
+          { id: "checked", label: "Checked" },
+        ],
+      },
+    );
+    expect(run(frame, openTo("vault"), tap("in"))).toMatchObject({ top: "signIn", pending: { to: "vault" } });
+    expect(run(frame, openTo("vault"), tap("in"), fact(true, "checked"))).toMatchObject({
+      top: "vault",
+      pending: null,
+      back: ["about", "exit"],
+    });
+  });
+
+  test("a sweep that is sent on goes on until something may be shown", () => {
+    const frame = frameOf(
+      {
+        app: stack(["a", "b", "c"]),
+        a: screen({ needs: [{ ...signedIn, otherwise: "b" }] }),
+        b: screen({ needs: [{ ...signedIn, otherwise: "c" }] }),
+        c: screen(),
+      },
+      { facts: [{ id: "signedIn", label: "Signed in", launch: true }] },
+    );
+    expect(run(frame, fact(false))).toMatchObject({ top: "c", back: ["exit"], pending: null });
+  });
+
   test("a splash that opens the tabs in its own place gives way to the welcome as well", () => {
     const frame = doored({
       splash: screen({ after: { ms: 900, do: { kind: "open", to: "home", how: "replace" } } }),

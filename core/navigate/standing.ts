@@ -4,7 +4,7 @@ import { focusPath } from "./focus.js";
 import { laid } from "./lay.js";
 import { fresh } from "./make.js";
 import { hasNeeds, mayStart, needWords, unmetOf } from "./needs.js";
-import { askOf, grant, mostTurns, open, openGranted } from "./open.js";
+import { askOf, grant, type Granted, mostTurns, openGranted } from "./open.js";
 import { lose, nameOf, note, type Run } from "./run.js";
 import {
   type ContainerEntry,
@@ -174,7 +174,7 @@ const withoutKeys = (run: Run, state: State, container: Entry, keys: ReadonlySet
 };
 
 /** Lays the way of a link. */
-export const layGranted = (run: Run, state: State, { ask, way }: NonNullable<ReturnType<typeof grant>>): State => {
+export const layGranted = (run: Run, state: State, { ask, way }: Granted): State => {
   const entering = { params: ask.params, carried: ask.with, opens: ask.as };
   const root = laid(run, { facts: state.facts, way, entering }, 0, ask.link?.cold ? null : state.root) as StackEntry;
   return { ...state, root, drawer: null, outside: false };
@@ -276,8 +276,10 @@ export const stand = (run: Run, before: State | null, after: State): State => {
 
 /** Opens what stands in for what the person saw; a sweep makes nothing wait. */
 const redirected = (run: Run, state: State, wrong: Entry, otherwise: Id): State => {
-  const name = nameOf(run.frame, otherwise);
-  note(run, "redirected", otherwise, `${name} was opened in place of ${nameOf(run.frame, wrong.node, wrong.params)}.`);
-  const next = open(run, state, askOf(otherwise));
-  return { ...next, pending: state.pending };
+  const granted = grant(run, state, askOf(otherwise));
+  if (!granted) return state;
+  const { ask } = granted;
+  const name = nameOf(run.frame, ask.to, ask.params);
+  note(run, "redirected", ask.to, `${name} was opened in place of ${nameOf(run.frame, wrong.node, wrong.params)}.`);
+  return openGranted(run, state, granted);
 };

@@ -10,7 +10,7 @@ import { backOrDrawer, openDrawer, setDrawer } from "./drawer.js";
 import type { Move, NavigationEvent, Note } from "./events.js";
 import { focusPath, isNarrowAt, overlayOn, topOf } from "./focus.js";
 import { followCold, followRunning } from "./follow.js";
-import { fresh } from "./make.js";
+import { begun, fresh } from "./make.js";
 import { mayStart } from "./needs.js";
 import { movesBetween } from "./moves.js";
 import { askOf, open } from "./open.js";
@@ -247,15 +247,7 @@ const wait = (run: Run, state: State, ms: number, moves: Move[]): State => {
 /** An app that starts, by a link or not. What was never on screen is not told as taken out of it. */
 const launchState = (run: Run, facts: State["facts"], url?: string): State => {
   const linked = url === undefined ? null : followCold(run, facts, url);
-  const state = linked ?? {
-    root: fresh(run, run.frame.root) as StackEntry,
-    facts,
-    drawer: null,
-    pending: null,
-    clock: run.clock,
-    outside: false,
-    nextKey: run.nextKey,
-  };
+  const state = linked ?? begun(run, fresh(run, run.frame.root), facts);
   const { notes } = run;
   run.notes = [];
   const launched = settle(run, null, state);

@@ -67,6 +67,23 @@ describe("an open frame", () => {
   });
 });
 
+test("a link is tried on the device with its facts, and starting over keeps those that last", () => {
+  const facts = [
+    { id: "in", label: "In" },
+    { id: "now", label: "Now", lasting: false },
+  ];
+  opened.edit({ kind: "setFrame", key: "facts", value: facts }, "Two facts");
+  opened.tryOnDevice("/a/4", { start: "cold", facts: { in: true, now: true } });
+  expect(now().device.reasons).toEqual(["The app started by the link, on Item 4, laid on A."]);
+  opened.tryOnDevice("/b", { start: "running", facts: { in: true, now: true } });
+  expect(now().device.at.state).toMatchObject({ facts: { in: true, now: true }, outside: false });
+  expect(now().device.reasons[0]).toMatch("bTab was chosen for the first time");
+  opened.tryOnDevice("/a/%", { start: "cold", facts: { in: true, now: true } });
+  expect(now().device.reasons.join()).toMatch("no valid percent-encoding");
+  opened.relaunch();
+  expect(now().device.at.state.facts).toEqual({ in: true, now: false });
+});
+
 describe("with others at the same frame", () => {
   test("its own edits go on top of what it missed", async () => {
     elsewhere(title("Theirs", "b"));
