@@ -1,5 +1,5 @@
 import { decoded, type Pattern } from "./pattern.js";
-import { hashed, Words } from "./words.js";
+import { behind, behindWord, type Branch, branchAt, hashed, type Leaf, newBranch } from "./branch.js";
 
 /** A pattern, what it stands for, and those of its params that must be digits. */
 export interface Claim<T> {
@@ -13,26 +13,6 @@ export interface Match<T> {
   value: T;
   params: Record<string, string>;
 }
-
-interface Leaf<T> {
-  value: T;
-  /** The params, in the order of their segments. */
-  names: readonly string[];
-  /** Which of them must be digits. */
-  whole: readonly number[];
-  /** An object with all the names: copying it is faster than giving a new one its keys one by one. */
-  blank: Readonly<Record<string, string>>;
-}
-
-/** What may follow after some segments. */
-interface Branch<T> {
-  texts: Words<Branch<T>> | null;
-  name: Branch<T> | null;
-  rest: Leaf<T> | null;
-  leaf: Leaf<T> | null;
-}
-
-const newBranch = <T>(): Branch<T> => ({ texts: null, name: null, rest: null, leaf: null });
 
 const slash = 47;
 
@@ -70,8 +50,9 @@ export class Matcher<T> {
     const leaf = (names: readonly string[]): Leaf<T> => ({
       value,
       names,
-      whole: names.flatMap((name, i) => (whole.includes(name) ? [i] : [])),
-      blank: Object.fromEntries(names.map((name) => [name, ""])),
+      whole: names.some((name) => whole.includes(name))
+        ? names.flatMap((name, i) => (whole.includes(name) ? [i] : []))
+        : null,
     });
     let at = this.root;
     for (const [i, segment] of pattern.segments.entries()) {
@@ -81,22 +62,19 @@ export class Matcher<T> {
       }
       if (pattern.optional && i === pattern.segments.length - 1) at.leaf ??= leaf(pattern.names.slice(0, -1));
       if (segment.kind === "name") at = at.name ??= newBranch();
-      else {
-        at.texts ??= new Words();
-        at = at.texts.take(segment.text, newBranch<T>);
-      }
+      else at = branchAt(at, segment.text);
     }
     at.leaf ??= leaf(pattern.names);
   }
 
-  private isWhole(leaf: Leaf<T>): boolean {
-    const { held } = this;
-    for (const i of leaf.whole) if (!digits.test(held[i]!)) return false;
+  private isWhole({ whole }: Leaf<T>): boolean {
+    if (whole === null) return true;
+    for (const i of whole) if (!digits.test(this.held[i]!)) return false;
     return true;
   }
 
-  private matched({ value, names, blank }: Leaf<T>): Match<T> {
-    const params: Record<string, string> = { ...blank };
+  private matched({ value, names }: Leaf<T>): Match<T> {
+    const params: Record<string, string> = {};
     for (let i = 0; i < names.length; i += 1) params[names[i]!] = this.held[i]!;
     return { value, params };
   }
@@ -129,26 +107,26 @@ export class Matcher<T> {
       let isDead = true;
       if (from > end) {
         const { leaf } = branch;
-        if (leaf !== null && (leaf.whole.length === 0 || this.isWhole(leaf))) return this.matched(leaf);
+        if (leaf !== null && this.isWhole(leaf)) return this.matched(leaf);
       } else {
-        const texts = next === byText ? branch.texts : null;
+        const slots = next === byText ? branch.slots : null;
         let to = from;
         let literal: Branch<T> | undefined;
-        if (texts === null) to = endOf(path, from, end);
+        if (slots === null) to = endOf(path, from, end);
         else if (encoded) {
           to = endOf(path, from, end);
-          literal = texts.of(decodedOr(path.slice(from, to)));
+          literal = behindWord(slots, decodedOr(path.slice(from, to)));
         } else {
           // one walk over the letters finds the end of the segment and its hash; it ends early where no word is as long
-          const limit = Math.min(end, from + texts.longest + 1);
+          const limit = Math.min(end, from + branch.longest + 1);
           let hash = 0;
           for (; to < limit; to += 1) {
             const code = path.charCodeAt(to);
             if (code === slash) break;
             hash = hashed(hash, code);
           }
-          if (to - from > texts.longest) to = endOf(path, to, end);
-          else literal = texts.get(path, from, to, hash);
+          if (to - from > branch.longest) to = endOf(path, to, end);
+          else literal = behind(slots, path, from, to, hash);
         }
         if (literal !== undefined) {
           if (branch.name !== null) this.fork(open++, branch, from, count, byName);
