@@ -5,7 +5,7 @@ import {
   arrange,
   type Edit,
   type Frame,
-  launch,
+  landed,
   type NavigationEvent,
   snapshotOf,
   type State,
@@ -39,7 +39,7 @@ const walkOf = (tabs: readonly string[]): NavigationEvent[] => [
 const stepCost = (frame: Frame, tabs: readonly string[]): number => {
   const view = viewOf(frame);
   const events = walkOf(tabs);
-  const first: State = launch(frame, view).state;
+  const first: State = landed(frame, view);
   return (
     timeOf(() => {
       let state = first;
@@ -89,7 +89,7 @@ export const engineFigures = (): Figure[] => {
   });
   const frame = demo();
   const view = viewOf(frame);
-  const at = step(frame, view, launch(frame, view).state, { do: "pick", row: 3 });
+  const at = step(frame, view, landed(frame, view), { do: "pick", row: 3 });
   figures.push({
     name: "a snapshot with its ladder, on the demo",
     value: timeOf(() => snapshotOf(frame, view, at)) * 1000,
