@@ -102,6 +102,7 @@ export {
   mayStand,
   needsAbove,
   needWords,
+  shortNeed,
   standsInFor,
   type Unmet,
   valueWord,

@@ -90,6 +90,13 @@ export const factWords = (frame: Frame, id: Id, is: FactValue | readonly FactVal
 /** What a need asks for, in words. */
 export const needWords = (frame: Frame, { fact, is }: Need): string => factWords(frame, fact, is);
 
+/** The same in as few words as there is room for on a card: `Signed in`, `not Signed in`, `member or guest`. */
+export const shortNeed = (frame: Frame, { fact, is }: Need): string => {
+  if (typeof is !== "boolean") return (Array.isArray(is) ? is : [is]).map(valueWord).join(" or ");
+  const label = factsOf(frame).find(({ id }) => id === fact)?.label ?? fact;
+  return is ? label : `not ${label}`;
+};
+
 /** All combinations of the values the facts may have, the launch values first; at most `most`. */
 export const factCombinations = (frame: Frame, most = 32): Facts[] => {
   let all: Record<Id, FactValue>[] = [{}];

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef } from "react";
-import { useSearchParams } from "react-router";
+import { useLocation, useNavigationType, useSearchParams } from "react-router";
 import type { Id } from "../../core/index.js";
 import type { Chosen } from "../data/session.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
@@ -35,21 +35,29 @@ export const useChosenInAddress = (): void => {
   const opened = useOpenFrame();
   const chosen = useSession((session) => session.chosen);
   const [params, setParams] = useSearchParams();
+  const { key: step } = useLocation();
+  const isBack = useNavigationType() === "POP";
   const id = params.get("at");
   const parent = params.get("in");
   const inAddress = keyOf(id, parent);
   const own = keyOf(chosen?.id ?? null, chosen?.parent ?? null);
   /** What the address says, or will say once what was written there has come back. */
   const known = useRef<string | null>(null);
+  /** What the address said when it was last looked at. */
+  const seen = useRef<string | null>(null);
   /** What was written and has not come back yet. */
   const written = useRef<string[]>([]);
   useEffect(() => {
+    // where Back leads counts, though it may be what was written here a moment before; other steps only where they say something new
+    if (isBack) written.current = [];
+    else if (seen.current === inAddress) return;
+    seen.current = inAddress;
     const back = written.current.indexOf(inAddress);
     if (back >= 0) return void written.current.splice(0, back + 1);
     if (known.current === inAddress) return;
     known.current = inAddress;
     opened.choose(id ? { id, parent } : null);
-  }, [opened, inAddress]);
+  }, [opened, inAddress, isBack, step]);
   useEffect(() => {
     // until the address was read there is nothing to write: the choice comes from there
     if (known.current === null || own === known.current) return;

@@ -3,9 +3,9 @@ import {
   type AddressRow,
   type Frame,
   linkTo,
-  needWords,
   placesOf,
   plainName,
+  shortNeed,
   type Shadow,
 } from "../../../core/index.js";
 import { usePlace } from "../../app/places.js";
@@ -116,7 +116,7 @@ export function AddressTable({ frame, rows, shadows, lit, onTry, onImport }: Add
                     )}
                   </td>
                   <td className="min-w-28 px-2 pr-4 text-ink-2">
-                    {[...new Set(row.needs.map(({ need }) => needWords(frame, need)))].join(", ")}
+                    {[...new Set(row.needs.map(({ need }) => shortNeed(frame, need)))].join(", ")}
                   </td>
                 </tr>
               );

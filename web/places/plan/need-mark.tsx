@@ -1,11 +1,4 @@
-import { factsOf, type Frame, type Id, type Need, needWords, valueWord } from "../../../core/index.js";
-
-/** A need in as few words as there is room for on a card: `Signed in`, `not Signed in`, `member or guest`. */
-const shortWords = (frame: Frame, need: Need): string => {
-  if (typeof need.is !== "boolean") return [need.is].flat().map(valueWord).join(" or ");
-  const label = factsOf(frame).find(({ id }) => id === need.fact)?.label ?? need.fact;
-  return need.is ? label : `not ${label}`;
-};
+import { type Frame, type Id, needWords, shortNeed } from "../../../core/index.js";
 
 /** What a node needs, on its edge: a latch with the words. */
 export function NeedMark({ frame, id, className = "" }: { frame: Frame; id: Id; className?: string }) {
@@ -21,7 +14,7 @@ export function NeedMark({ frame, id, className = "" }: { frame: Frame; id: Id; 
         <path d="M1.5 1v7M1.5 4.5h5.5M7 2.5v4" fill="none" stroke="currentColor" strokeWidth={1.4} />
       </svg>
       <span className="sr-only">needs </span>
-      <span className="truncate">{needs.map((need) => shortWords(frame, need)).join(", ")}</span>
+      <span className="truncate">{needs.map((need) => shortNeed(frame, need)).join(", ")}</span>
     </span>
   );
 }
