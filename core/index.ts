@@ -102,9 +102,11 @@ export {
   mayStand,
   needsAbove,
   needWords,
+  sameFacts,
   shortNeed,
   standsInFor,
   type Unmet,
+  valuesOf,
   valueWord,
 } from "./navigate/needs.js";
 export { type LinkOutcome, linkOutcome, screensLaid } from "./navigate/outcome.js";

@@ -1,4 +1,4 @@
-import { type Frame, writeOutline } from "../core/index.js";
+import { blank, chooseRoot, chosen, fileOf, frameOf, list, listed, node, open, screensOf } from "./listed.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
 
 let world: World;
@@ -8,66 +8,9 @@ eachIn((person, its) => {
   world = its;
 });
 
-const list = `Main =
-  Trips *suitcase /trips
-    Trip {trip} /trips/:trip
-      Day {day} /trips/:trip/days/:day
-        Note ^
-      Share ^dialog
-    New trip > ^fullscreen
-      Where
-      When
-  Map *map-trifold /map
-    Place {place} /places/:place
-      Photos
-  Packing *list-checks /packing
-    Bag {bag} /packing/:bag
-      Thing ^
-    Templates
-  Me *user /me
-    Settings
-      Language
-      Units
-    Friends
-      Friend {friend} /friends/:friend
-`;
-const blank = (name: string): Frame => ({
-  format: "handy-frame/1",
-  name,
-  root: "app",
-  nodes: { app: { kind: "stack", title: "App", children: ["home"] }, home: { kind: "screen", title: "Home" } },
-});
-const node = (id: string, parent?: string) =>
-  `[data-node="${id}"]${parent === undefined ? "" : `[data-parent="${parent}"]`}`;
-const chosen = (id: string) => `${node(id)}[aria-selected="true"]`;
-const fileOf = async (id: string) => (await fetch(new URL(`/api/frames/${id}/file`, world.served.url))).text();
-const frameOf = async (id: string) => JSON.parse(await fileOf(id)) as Frame;
-const screensOf = (frame: Frame) => Object.values(frame.nodes).filter(({ kind }) => kind === "screen").length;
-const open = async (id: string, person = me) => {
-  await person.go(`/f/${id}/plan`);
-  await person.see("[data-device] [data-screen]");
-};
-/** Chooses the root: with nothing chosen an arrow goes there. */
-const chooseRoot = async (person = me) => {
-  await person.click('[role="treeitem"]');
-  await person.keys("Escape", "ArrowDown");
-  await person.see(chosen("app"));
-};
 /** Waits until the focus is on the plan, where what was found is chosen. */
 const onPlan = (id: string) =>
   me.page.waitForFunction((at) => document.activeElement?.getAttribute("data-node") === at, {}, id);
-/** Makes the list in a blank frame of its own; answers its id. */
-const listed = async (name: string): Promise<string> => {
-  const id = await shelve(world, blank(name));
-  await open(id);
-  await chooseRoot();
-  await me.paste(list);
-  await me.read('[role="status"]', "makes");
-  await me.keys("Control+Enter");
-  await me.see(chosen("main"));
-  await me.saved();
-  return id;
-};
 /** Takes a change of mind by its name, and answers what was said of it before. */
 const change = async (label: string): Promise<string> => {
   await me.keys("w");
@@ -85,8 +28,8 @@ const change = async (label: string): Promise<string> => {
 };
 
 test("a pasted list is shown before it is made, makes twenty screens in one step, and runs", async () => {
-  const id = await listed("Trips by list");
-  const frame = await frameOf(id);
+  const id = await listed(world, me, "Trips by list");
+  const frame = await frameOf(world, id);
   expect(screensOf(frame)).toBe(22);
   // it runs: the first tab's rows lead on
   await me.click(node("main"));
@@ -100,12 +43,12 @@ test("a pasted list is shown before it is made, makes twenty screens in one step
   await me.keys("Control+z");
   await me.page.waitForSelector(node("trips"), { hidden: true });
   await me.saved();
-  expect(await frameOf(id)).toEqual(blank("Trips by list"));
+  expect(await frameOf(world, id)).toEqual(blank("Trips by list"));
 });
 
 test("a list with mistakes says line and column while it is written, and makes nothing until they are gone", async () => {
   const id = await shelve(world, blank("Mistakes"));
-  await open(id);
+  await open(me, id);
   await me.click(node("home"));
   await me.keys("l");
   await me.see("textarea");
@@ -123,11 +66,11 @@ test("a list with mistakes says line and column while it is written, and makes n
   expect(await me.page.$eval("textarea", (area) => area.value)).toBe("One ");
   await me.keys("Control+Enter");
   await me.see(chosen("one"));
-  expect((await frameOf(id)).nodes.home).toMatchObject({ actions: [{ do: { kind: "open", to: "one" } }] });
+  expect((await frameOf(world, id)).nodes.home).toMatchObject({ actions: [{ do: { kind: "open", to: "one" } }] });
 });
 
 test("six changes of mind, each said before, made, undone and redone, with the device where it was", async () => {
-  const id = await listed("Changed minds");
+  const id = await listed(world, me, "Changed minds");
   const changes: [at: string, label: string, says: RegExp][] = [
     ["day", "Push or sheet", /opens as a sheet here/],
     ["templates", "Make a tab of it", /Back goes to/],
@@ -141,7 +84,7 @@ test("six changes of mind, each said before, made, undone and redone, with the d
   await me.click('[data-device] [data-tab="packingTab"]');
   await me.waitTop("packing");
   for (const [at, label, says] of changes) {
-    const before = await fileOf(id);
+    const before = await fileOf(world, id);
     await me.keys("Control+k");
     await me.type(at);
     await me.see('[aria-label="Found"] [aria-selected="true"]');
@@ -149,21 +92,21 @@ test("six changes of mind, each said before, made, undone and redone, with the d
     await onPlan(at);
     const said = await change(label);
     expect(said).toMatch(says);
-    const after = await fileOf(id);
+    const after = await fileOf(world, id);
     expect(after).not.toBe(before);
     await me.keys("Control+z");
     await me.saved();
     await me.page.waitForFunction(() => document.querySelector('[data-sync="saved"]') !== null);
-    expect(await fileOf(id)).toBe(before);
+    expect(await fileOf(world, id)).toBe(before);
     await me.keys("Control+Shift+z");
     await me.saved();
-    expect(await fileOf(id)).toBe(after);
+    expect(await fileOf(world, id)).toBe(after);
     expect(await me.top()).toBe("packing");
   }
 });
 
 test("a setting is made on many at once, and its mark tells where it is set otherwise", async () => {
-  const id = await listed("At once");
+  const id = await listed(world, me, "At once");
   await me.click(node("trip"));
   await me.keys("s");
   await me.read("h2", "chosen");
@@ -175,7 +118,7 @@ test("a setting is made on many at once, and its mark tells where it is set othe
   await buttons[1]!.click();
   await me.read(bars, "all hidden set");
   await me.saved();
-  const hidden = Object.values((await frameOf(id)).nodes).filter(({ bars: is }) => is === "hide");
+  const hidden = Object.values((await frameOf(world, id)).nodes).filter(({ bars: is }) => is === "hide");
   expect(hidden).toHaveLength(count);
   await me.keys("Control+z");
   await me.read(bars, "all stay by default");
@@ -191,7 +134,7 @@ test("a setting is made on many at once, and its mark tells where it is set othe
 });
 
 test("anything is found by a few letters, and done", async () => {
-  const id = await listed("Found");
+  const id = await listed(world, me, "Found");
   await me.keys("Control+k");
   await me.type("nwt");
   await me.read('[aria-label="Found"] [aria-selected="true"]', "New trip");
@@ -216,11 +159,11 @@ test("anything is found by a few letters, and done", async () => {
   expect((await me.texts('[aria-label="Found"] li'))[0]).toMatch("Duplicate");
   await me.keys("Escape");
   await me.saved();
-  expect(screensOf(await frameOf(id))).toBe(23);
+  expect(screensOf(await frameOf(world, id))).toBe(23);
 });
 
 test("the ways between two screens are shown with the ladder at the end, and played", async () => {
-  await listed("Routed");
+  await listed(world, me, "Routed");
   await me.click(node("units"));
   await me.keys("r");
   await me.click('input[aria-label="From"]');
@@ -241,94 +184,13 @@ test("the ways between two screens are shown with the ladder at the end, and pla
   expect(to).toEqual([...to].sort((a, b) => a.localeCompare(b, "en", { numeric: true })));
 });
 
-test("two windows take 200 changes at once, the server killed between, and neither loses any", async () => {
-  const id = await listed("Two windows");
-  const other = await world.person();
-  await open(id, other);
-  const start = (await frameOf(id)).nodes;
-  await me.page.bringToFront();
-  await me.click(node("templates"));
-  await other.page.bringToFront();
-  await other.click(node("photos"));
-  /** Fifty copies and fifty moves among them; in turns, as frames stop in a page that is not in front. */
-  const work = async (person: Person, turns: number) => {
-    await person.page.bringToFront();
-    for (let i = 0; i < turns; i += 1) await person.keys("Control+d", "Alt+ArrowUp");
-  };
-  for (let round = 0; round < 2; round += 1) {
-    await work(me, 10);
-    await work(other, 10);
-  }
-  const { port } = world.served;
-  await world.served.end("SIGKILL");
-  await work(me, 15);
-  await other.page.waitForSelector('[data-sync="away"]', { timeout: 15_000 });
-  await work(other, 15);
-  await world.served.start(port);
-  await work(me, 15);
-  await work(other, 15);
-  for (const person of [me, other]) await person.page.waitForSelector('[data-sync="saved"]', { timeout: 30_000 });
-  const { revision } = (await (await fetch(new URL(`/api/frames/${id}`, world.served.url))).json()) as {
-    revision: number;
-  };
-  expect(revision).toBe(2 + 200);
-  const frame = await frameOf(id);
-  expect(Object.keys(frame.nodes).length).toBe(Object.keys(start).length + 100);
-  // both windows have the very frame that is kept
-  const parts = [{ id: frame.root, parent: null }];
-  for (const person of [me, other]) {
-    await person.page.bringToFront();
-    await chooseRoot(person);
-    expect((await person.copy())["text/plain"]).toBe(writeOutline(frame, parts));
-  }
-  expect(other.errors).toEqual([]);
-  await other.page.close();
-}, 180_000);
-
-test("parts go from one frame to another with all they say, and as text into any", async () => {
-  const from = await listed("From here");
-  const to = await shelve(world, blank("To there"));
-  await me.click(node("packingTab"));
-  const held = await me.copy();
-  expect(held["text/plain"]).toMatch("Packing *list-checks /packing\n");
-  await open(to);
-  await chooseRoot();
-  await me.paste(held);
-  await me.see(chosen("packingTab"));
-  await me.saved();
-  const nodes = (await frameOf(to)).nodes;
-  expect(nodes.packing).toEqual((await frameOf(from)).nodes.packing);
-  // cut takes it out here
-  await me.click(node("templates"));
-  await me.page.evaluate(() =>
-    document.activeElement!.dispatchEvent(
-      new ClipboardEvent("cut", { clipboardData: new DataTransfer(), bubbles: true, cancelable: true }),
-    ),
-  );
-  await me.page.waitForSelector(node("templates"), { hidden: true });
-});
-
-test("a change is compared with what was before it and what came after, in plain words", async () => {
-  await listed("Compared");
-  await me.click(node("templates"));
-  await me.keys("Alt+ArrowUp");
-  await me.keys("Delete");
-  await me.saved();
-  await me.click('[data-sync="saved"]');
-  await me.read('[role="dialog"]', "Move Templates beside");
-  const rows = await me.page.$$('[role="dialog"] li [aria-expanded]');
-  await rows[1]!.click();
-  await me.read('[aria-label="This change"]', "reordered Packing");
-  await me.read('[aria-label="From here until now"]', "took Templates out of Packing");
-});
-
 test("a frame of a thousand screens is folded, unfolded by what is found, and gone over on a small map", async () => {
   const lines = Array.from({ length: 10 }, (_, t) =>
     [`  Area ${t}`, ...Array.from({ length: 99 }, (__, i) => `    Screen ${t}.${i}`)].join("\n"),
   );
   const id = await shelve(world, blank("Thousand"));
-  await open(id);
-  await chooseRoot();
+  await open(me, id);
+  await chooseRoot(me);
   await me.paste(["Main =", ...lines, ""].join("\n"));
   await me.read('[role="status"]', "makes 1000 screens");
   await me.keys("Control+Enter");
@@ -352,58 +214,10 @@ test("a frame of a thousand screens is folded, unfolded by what is found, and go
   expect(await me.count('[data-node^="screen"]')).toBeLessThan(300);
 });
 
-test("the shelf is searched, takes a list that is pasted, and starts with sign-in first", async () => {
-  await me.go("/");
-  await me.see('a[aria-label="Open Night Sky Log"]');
-  await me.click('input[aria-label="Search the shelf"]');
-  await me.type("night");
-  await me.page.waitForSelector('a[aria-label="Open Allotment Diary"]', { hidden: true });
-  expect(await me.count('[aria-label="Frames"] li')).toBe(1);
-  await me.page.$eval("h1", (element) => element.closest("main")!.focus());
-  await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await me.paste("One ^popup");
-  await me.read('[role="alert"]', "line 1, column 5");
-  await me.paste("One\n  Two ^\n");
-  await me.waitTop("one");
-  await me.go("/");
-  await me.page.$$eval("button", (buttons) => buttons.find((b) => b.textContent?.includes("Sign-in first"))!.click());
-  await me.waitTop("welcome");
-  await me.click('[data-device] [data-action="signIn"]');
-  await me.waitTop("signIn");
-});
-
-test("of one name written in two windows at once both texts are shown, and one is chosen", async () => {
-  const id = await listed("Clashing");
-  const other = await world.person();
-  await open(id, other);
-  await other.page.setOfflineMode(true);
-  const rename = async (person: Person, title: string) => {
-    await person.page.bringToFront();
-    await person.click(node("templates"));
-    await person.keys("Enter", "Control+a");
-    await person.type(title);
-    await person.keys("Enter");
-  };
-  await rename(other, "Theirs while away");
-  await rename(me, "Mine meanwhile");
-  await me.saved();
-  await other.page.bringToFront();
-  await other.page.setOfflineMode(false);
-  const bar = '[aria-label="Written in two windows at once"]';
-  await other.page.waitForSelector(bar, { timeout: 20_000 });
-  expect((await other.texts(bar))[0]).toMatch(/“Mine meanwhile”.*“Theirs while away”/);
-  expect((await frameOf(id)).nodes.templates!.title).toBe("Mine meanwhile");
-  await other.page.$$eval(`${bar} button`, (buttons) => buttons.at(-1)!.click());
-  await other.page.waitForSelector(bar, { hidden: true });
-  await other.saved();
-  expect((await frameOf(id)).nodes.templates!.title).toBe("Theirs while away");
-  await other.page.close();
-});
-
 test.each(["light", "dark"] as const)(
   "what one edits with can be read and worked by all, in the %s theme",
   async (theme) => {
-    await listed(`Read by all, ${theme}`);
+    await listed(world, me, `Read by all, ${theme}`);
     if (theme === "dark") {
       await me.keys("Control+k");
       await me.type("dark theme");

@@ -136,6 +136,16 @@ test("wrong and hostile links are answered calmly, on the device and in the try 
   await me.waitTop("lost");
 });
 
+test("a link that the browser does not let be copied is told, to be copied by hand", async () => {
+  await me.go(plan);
+  await me.waitTop("plots");
+  await me.page.evaluate(() => {
+    navigator.clipboard.writeText = () => Promise.reject(new Error("not allowed"));
+  });
+  await me.click('[aria-label="Copy the link"]');
+  await me.read('[role="alert"]', "The link is https://diary.example/plots");
+});
+
 test("any link is tried in every way, kept as a case, and the case turns red when the frame changes", async () => {
   await me.go(links);
   await write(tryLine, "allotment://plots/5");
@@ -201,7 +211,15 @@ test("addresses are brought in from a sitemap, a table or a list, and shown befo
   await me.read('[role="dialog"] [role="status"]', "a list: 4 patterns, 4 new");
   await me.saved();
   expect(await me.look()).toEqual([]);
-  await me.press('[role="dialog"] button', "Make them");
+  // the focus goes back to where it was before
+  await me.keys("Escape");
+  await me.page.waitForFunction(() => document.activeElement?.textContent?.includes("Bring in addresses"));
+  await me.keys("Enter");
+  await me.see(area);
+  await put(area, "zoo");
+  await me.read('[role="dialog"] [role="status"]', "0 patterns, 0 new, 1 not read");
+  await put(area, urls.join("\n"));
+  await me.press('[role="dialog"] button:not(:disabled)', "Make them");
   await me.see('[role="treeitem"][aria-selected="true"]');
   await me.saved();
   await follow("/books/1/notes/3");

@@ -5,10 +5,14 @@ import type { State } from "./state.js";
 
 type Facts = State["facts"];
 
-export const isMet = (facts: Facts, { fact, is }: Need): boolean => {
-  const value = facts[fact]!;
-  return Array.isArray(is) ? is.includes(value) : value === is;
-};
+/** The values of its fact that meet a need. */
+export const valuesOf = ({ is }: Need): readonly FactValue[] => (Array.isArray(is) ? is : [is]);
+
+export const isMet = (facts: Facts, need: Need): boolean => valuesOf(need).includes(facts[need.fact]!);
+
+/** Whether the facts that `b` names are as there. */
+export const sameFacts = (a: Facts, b: Facts): boolean =>
+  a === b || Object.keys(b).every((id) => Object.hasOwn(a, id) && a[id] === b[id]);
 
 /** The first need of a node that the facts do not meet; undefined when all are met. */
 export const unmetOf = (frame: Frame, facts: Facts, id: Id): Need | undefined =>
@@ -91,8 +95,9 @@ export const factWords = (frame: Frame, id: Id, is: FactValue | readonly FactVal
 export const needWords = (frame: Frame, { fact, is }: Need): string => factWords(frame, fact, is);
 
 /** The same in as few words as there is room for on a card: `Signed in`, `not Signed in`, `member or guest`. */
-export const shortNeed = (frame: Frame, { fact, is }: Need): string => {
-  if (typeof is !== "boolean") return (Array.isArray(is) ? is : [is]).map(valueWord).join(" or ");
+export const shortNeed = (frame: Frame, need: Need): string => {
+  const { fact, is } = need;
+  if (typeof is !== "boolean") return valuesOf(need).map(valueWord).join(" or ");
   const label = factsOf(frame).find(({ id }) => id === fact)?.label ?? fact;
   return is ? label : `not ${label}`;
 };

@@ -3,7 +3,7 @@ import type { HubNode, Id } from "../frame/types.js";
 import { focusPath } from "./focus.js";
 import { laid } from "./lay.js";
 import { fresh } from "./make.js";
-import { hasNeeds, mayStart, needWords, unmetOf } from "./needs.js";
+import { hasNeeds, mayStart, needWords, sameFacts, unmetOf } from "./needs.js";
 import { askOf, grant, type Granted, mostTurns, openGranted } from "./open.js";
 import { lose, nameOf, note, type Run } from "./run.js";
 import {
@@ -224,9 +224,6 @@ const outermostUnmet = (run: Run, facts: Facts, state: State): Entry | undefined
   }
   return undefined;
 };
-
-const sameFacts = (a: Facts, b: Facts): boolean =>
-  a === b || Object.keys(b).every((id) => Object.hasOwn(a, id) && a[id] === b[id]);
 
 /** What waited is given up when what stood in for it has left in any other way than by the sweep. */
 const withPendingKept = (before: State | null, after: State): State => {

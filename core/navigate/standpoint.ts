@@ -2,7 +2,7 @@ import { factAtLaunch, factsOf, factValues } from "../frame/defaults.js";
 import type { FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { topOf } from "./focus.js";
-import { isMet, needsAbove } from "./needs.js";
+import { isMet, needsAbove, sameFacts, valuesOf } from "./needs.js";
 import { exploreFrom } from "./route.js";
 import type { State } from "./state.js";
 import { launch, step } from "./step.js";
@@ -29,7 +29,7 @@ export const factsFor = (frame: Frame, id: Id): State["facts"] => {
   for (const { need } of needsAbove(frame, id)) {
     if (isMet(facts, need)) continue;
     const fact = factsOf(frame).find((each) => each.id === need.fact);
-    const wanted = (Array.isArray(need.is) ? need.is : [need.is]).find((is) => fact && factValues(fact).includes(is));
+    const wanted = valuesOf(need).find((is) => fact && factValues(fact).includes(is));
     if (wanted !== undefined) facts[need.fact] = wanted;
   }
   return facts;
@@ -38,8 +38,6 @@ export const factsFor = (frame: Frame, id: Id): State["facts"] => {
 /** Where a person is whom something opened a node for, from outside the app, with the facts it needs. */
 export const openedAt = (frame: Frame, view: View, id: Id): State =>
   step(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id }).state;
-
-const sameFacts = (a: State["facts"], b: State["facts"]): boolean => Object.keys(b).every((id) => a[id] === b[id]);
 
 /** The screens a person can come to from a launch while the facts stay as they are. */
 export const reachableWith = (frame: Frame, view: View, facts: State["facts"]): Set<Id> => {

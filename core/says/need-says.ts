@@ -2,7 +2,7 @@ import { factsOf, factValues } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { factWords } from "../navigate/needs.js";
+import { factWords, valuesOf } from "../navigate/needs.js";
 import { nameOf, plainName } from "../navigate/run.js";
 import { snapshotOf } from "../navigate/snapshot.js";
 import { factsFor, landed } from "../navigate/standpoint.js";
@@ -13,7 +13,7 @@ export const needSays = (frame: Frame, view: View, id: Id, i: number): string =>
   const need = frame.nodes[id]?.needs?.[i];
   if (!need || !isAttached(frame, id)) return "";
   const fact = factsOf(frame).find((each) => each.id === need.fact);
-  const wanted = Array.isArray(need.is) ? need.is : [need.is];
+  const wanted = valuesOf(need);
   const unmet = fact && factValues(fact).find((value) => !wanted.includes(value));
   if (!fact || unmet === undefined) return "always met: no other value is left";
   const facts = { ...factsFor(frame, id), [fact.id]: unmet };

@@ -42,7 +42,12 @@ export function AddressLine() {
     setTyped(null);
   };
   const copy = async () => {
-    await navigator.clipboard.writeText(linkTo(frame.address, link));
+    const whole = linkTo(frame.address, link);
+    try {
+      await navigator.clipboard.writeText(whole);
+    } catch {
+      return opened.say("fault", `The browser does not let the page copy. The link is ${whole.slice(0, 200)}`);
+    }
     setCopied(true);
     setTimeout(() => setCopied(false), 1500);
   };

@@ -122,7 +122,7 @@ export default function ImportDialog({ frame, onClose }: { frame: Frame; onClose
           <span className="grow text-ink-2">
             {proposal?.planned
               ? "One step: one undo takes it back."
-              : proposal
+              : proposal?.found.length
                 ? "All of these are there already."
                 : ""}
           </span>

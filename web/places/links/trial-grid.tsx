@@ -1,4 +1,13 @@
-import { factsOf, type Frame, type Grid, plainName, type Trial, type Tried, valueWord } from "../../../core/index.js";
+import {
+  factsOf,
+  type Frame,
+  type Grid,
+  plainName,
+  sameFacts,
+  type Trial,
+  type Tried,
+  valueWord,
+} from "../../../core/index.js";
 
 const ends: Record<string, string> = { exit: "out", stay: "stays", loop: "round" };
 
@@ -9,8 +18,7 @@ export interface TrialGridProps {
   onTrial: (trial: Trial) => void;
 }
 
-const isSame = (a: Trial, b: Trial): boolean =>
-  a.start === b.start && Object.keys(b.facts).every((id) => a.facts[id] === b.facts[id]);
+const isSame = (a: Trial, b: Trial): boolean => a.start === b.start && sameFacts(a.facts, b.facts);
 
 /** The same link against all there is: cold and running, with every combination of the facts. The same number is the same outcome. */
 export function TrialGrid({ frame, grid, trial, onTrial }: TrialGridProps) {

@@ -1,4 +1,4 @@
-import { factCombinations, factsOf, factWords, type Frame, type State } from "../../../core/index.js";
+import { factCombinations, factsOf, factWords, type Frame, sameFacts, type State } from "../../../core/index.js";
 import type { Reach } from "./use-reach.js";
 
 export interface ReachSwitchProps {
@@ -17,7 +17,7 @@ const wordsOf = (frame: Frame, facts: State["facts"]): string =>
 export function ReachSwitch({ frame, facts, reach, onChange }: ReachSwitchProps) {
   if (factsOf(frame).length === 0) return null;
   const all = factCombinations(frame);
-  const at = facts ? all.findIndex((each) => wordsOf(frame, each) === wordsOf(frame, facts)) : -1;
+  const at = facts ? all.findIndex((each) => sameFacts(each, facts)) : -1;
   return (
     <div className="absolute top-1.5 right-44 z-20 flex items-center gap-1.5 rounded-sm border border-field bg-plate-2/95 pl-2">
       {reach && (

@@ -2,7 +2,6 @@ import {
   type Fact,
   factsOf,
   factValues,
-  type FactValue,
   mayStand,
   type Need,
   needSays,
@@ -10,6 +9,7 @@ import {
   needWords,
   plainName,
   placesOf,
+  valuesOf,
   valueWord,
 } from "../../../../core/index.js";
 import { useOpenFrame, useSession } from "../../../app/open-frame.js";
@@ -18,8 +18,6 @@ import { Check } from "../../../parts/check.js";
 import { Picker } from "../../../parts/picker.js";
 import { Select } from "../../../parts/select.js";
 import { Group, type GroupProps, Line, Says } from "./group.js";
-
-const wantedOf = (need: Need): FactValue[] => (Array.isArray(need.is) ? need.is : [need.is]);
 
 /** What has to be so before a person may see a node, and what they see else. */
 export function NeedsGroup({ frame, view, id, node, set }: GroupProps) {
@@ -109,7 +107,7 @@ function NeedLines({
 }) {
   const facts = factsOf(frame);
   const fact = facts.find((each) => each.id === need.fact) ?? facts[0]!;
-  const wanted = wantedOf(need);
+  const wanted = valuesOf(need);
   const others = Object.keys(frame.nodes).filter((other) => other !== id && other !== frame.root);
   return (
     <div className="flex flex-col gap-1 rounded-sm border border-rule p-1.5">
