@@ -1,7 +1,8 @@
 import { readFile, stat } from "node:fs/promises";
-import { text } from "node:stream/consumers";
+import { buffer } from "node:stream/consumers";
 import { type Fault, faultLine, type Frame, shown, targetOfLink } from "../core/index.js";
-import { mostBytes, readFrame } from "../shape/read.js";
+import { mostBytes } from "../shape/json.js";
+import { readFrame } from "../shape/read.js";
 
 /** What could not be used, with the lines that say why: printed to standard error, exit 2. */
 export class Unusable extends Error {
@@ -19,16 +20,16 @@ export const faultLines = (file: string, faults: readonly Fault[]): string[] => 
   return lines;
 };
 
-/** The text of a file, or of standard input for `-`. */
-export const readInput = async (file: string): Promise<string> => {
-  if (file === "-") return text(process.stdin);
+/** The bytes of a file, or of standard input for `-`. */
+export const readInput = async (file: string): Promise<Uint8Array> => {
+  if (file === "-") return buffer(process.stdin);
   try {
     const { size } = await stat(file);
     if (size > 4 * mostBytes)
       throw new Unusable([
         `${file}: received ${(size / 1024 / 1024).toFixed(1)} MB; expected at most 4 MB. A frame file holds structure alone.`,
       ]);
-    return await readFile(file, "utf8");
+    return await readFile(file);
   } catch (error) {
     if (error instanceof Unusable) throw error;
     const { code } = error as NodeJS.ErrnoException;

@@ -18,7 +18,7 @@ import {
   viewAfter,
   viewOf,
 } from "../core/index.js";
-import { parseJson } from "../shape/read.js";
+import { parseJson } from "../shape/json.js";
 import { asLink, faultLines, readFrameFile, readInput, Unusable } from "./input.js";
 
 interface PlayOptions {

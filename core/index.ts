@@ -61,6 +61,7 @@ export { type Fault, faultLine, shown } from "./frame/fault.js";
 export { faultsOf } from "./frame/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
 export { pointer, segmentsOf } from "./frame/pointer.js";
+export { textFaults, wrongLetter } from "./frame/text.js";
 export { type StartingShape, startingShapes } from "./starts/starts.js";
 export { cornerOf, defaultCorner, defaultSizes, markOf } from "./frame/sizes.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./frame/theme.js";
@@ -73,6 +74,7 @@ export { linkTo, readLink } from "./address/link.js";
 export { addressFor, fillPattern, type Pattern, patternOf, queryNames, readPattern } from "./address/pattern.js";
 
 export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
+export type { Forms } from "./edit/draft.js";
 export type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit/edit.js";
 export { type Change, fold, type History, type HistoryEvent } from "./edit/history.js";
 export { editBetween } from "./edit/difference-edit.js";

@@ -2,7 +2,7 @@ import { existsSync } from "node:fs";
 import { join } from "node:path";
 import express, { type Express } from "express";
 import helmet from "helmet";
-import { textBody } from "./body.js";
+import { rawBody } from "./body.js";
 import { frameRoutes } from "./frames/routes.js";
 import type { FrameStore } from "./frames/store.js";
 import { iconRoutes } from "./icons.js";
@@ -42,7 +42,7 @@ export const createApp = ({ store, hosts = [], page, log = console.error }: AppO
       originAgentCluster: false,
     }),
   );
-  app.use("/api", ownWrites, textBody);
+  app.use("/api", ownWrites, rawBody);
   app.use(
     "/api/frames",
     (_request, response, next) => {

@@ -10,7 +10,7 @@ const demos = ["night-sky", "repair-cafe", "allotment"].map((name) =>
 );
 
 const readAt = async (file: string, say: (line: string) => void): Promise<Frame | null> => {
-  const text = await readFile(file, "utf8").catch((error: Error) => {
+  const text = await readFile(file).catch((error: Error) => {
     say(`${file} was not opened: ${error.message}`);
     return null;
   });

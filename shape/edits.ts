@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { type Edit, type EditResult, applySoundly, type Fault, type Frame } from "../core/index.js";
+import { type Edit, type EditResult, applySoundly, type Forms, type Frame, pointer, shown } from "../core/index.js";
 import { faultsFrom } from "./faults.js";
 import { joiOptions } from "./read.js";
 import { byKind, frameFields, id, node } from "./schema.js";
@@ -11,7 +11,7 @@ const place = id.allow(null).required();
 const value = Joi.any();
 const changed = { set: Joi.object().unknown(), drop: Joi.array().items(Joi.string()) };
 
-const forms: Record<Exclude<Edit["kind"], "replace">, Record<string, Joi.Schema>> = {
+const editForms: Record<Exclude<Edit["kind"], "replace">, Record<string, Joi.Schema>> = {
   add: { nodes: Joi.object().pattern(id, node).required(), top: someId, parent: place, after: place },
   remove: { id: someId },
   rename: { id: someId, to: someId },
@@ -25,46 +25,38 @@ const forms: Record<Exclude<Edit["kind"], "replace">, Record<string, Joi.Schema>
       id,
       Joi.alternatives(
         Joi.object({ gone: Joi.valid(true).required() }),
-        Joi.object({ node: Joi.object().unknown().required() }),
+        Joi.object({ node: node.required() }),
         Joi.object({ ...changed, children: Joi.array().items(id) }),
       ),
     ),
     fields: Joi.object(changed),
+    renamed: Joi.object().pattern(id, id),
   },
 };
 
 /** The form of an edit that a client may send. */
-export const editSchema = byKind(forms).id("anyEdit");
+export const editSchema = byKind(editForms).id("anyEdit");
 
-const touchedFaults = (frame: Frame, result: Extract<EditResult, { ok: true }>): Fault[] => {
-  const faults: Fault[] = [];
-  for (const touched of result.touched) {
-    const value = Object.hasOwn(frame.nodes, touched) ? frame.nodes[touched] : undefined;
-    if (value) faults.push(...faultsFrom(node.validate(value, joiOptions).error, ["nodes", touched]));
-  }
-  const fields = new Set(result.patches.map(({ path }) => path.split("/")[1]!).filter((field) => field !== "nodes"));
-  for (const field of fields) {
-    const schema = (frameFields as Record<string, Joi.Schema>)[field];
-    const given = frame[field as keyof Frame];
-    if (schema) faults.push(...faultsFrom(schema.validate(given, joiOptions).error, [field]));
-    else if (field !== "root" && given !== undefined)
-      faults.push({
-        pointer: `/${field}`,
-        received: `the unknown field ${field}`,
+/** The forms of all that an edit can put into a frame. */
+const forms: Forms = {
+  node: (at, value) => faultsFrom(node.validate(value, joiOptions).error, ["nodes", at]),
+  field: (at, value) => {
+    const schema = at === "root" ? id.required() : (frameFields as Record<string, Joi.Schema>)[at];
+    if (schema) return faultsFrom(schema.validate(value, joiOptions).error, [at]);
+    if (value === undefined) return [];
+    return [
+      {
+        pointer: pointer(at),
+        received: `the unknown field ${shown(at)}`,
         expected: "a field of the format",
         remedy: "Take it out.",
-      });
-  }
-  return faults;
+      },
+    ];
+  },
 };
 
 /** Applies an edit and checks, in form and in meaning, what it touched and no more: a save costs what changed, not what there is. */
-export const applyChecked = (frame: Frame, edit: Edit): EditResult => {
-  const result = applySoundly(frame, edit);
-  if (!result.ok) return result;
-  const faults = touchedFaults(result.frame, result);
-  return faults.length ? { ok: false, faults } : result;
-};
+export const applyChecked = (frame: Frame, edit: Edit): EditResult => applySoundly(frame, edit, forms);
 
 /** A request to save: edits with a key each, by which a client knows its own again, and what they are called. */
 export interface SaveRequest {

@@ -1,17 +1,12 @@
 import type Joi from "joi";
-import { parse as parseWithErrors, type ParseError, printParseErrorCode } from "jsonc-parser";
 import type { Fault } from "../core/frame/fault.js";
 import { faultsOf } from "../core/frame/faults.js";
-import { pointer, segmentsOf } from "../core/frame/pointer.js";
+import { segmentsOf } from "../core/frame/pointer.js";
 import { plainFrame } from "../core/frame/write.js";
 import type { Frame } from "../core/frame/types.js";
 import { faultsFrom } from "./faults.js";
+import { mostFaults, parseJson } from "./json.js";
 import { frame as frameSchema } from "./schema.js";
-
-/** The most a frame file may weigh, bytes. */
-export const mostBytes = 4 * 1024 * 1024;
-/** More faults than this are counted, not listed. */
-export const mostFaults = 200;
 
 export type ReadResult = { ok: true; frame: Frame } | { ok: false; faults: Fault[] };
 
@@ -19,81 +14,6 @@ export const joiOptions: Joi.ValidationOptions = {
   abortEarly: false,
   convert: false,
   errors: { render: true, label: "key" },
-};
-
-/** Where a text stops being JSON, and why; the language's own parser does not always say. */
-const jsonError = (text: string): string => {
-  if (text.trim() === "") return "it is empty";
-  const errors: ParseError[] = [];
-  parseWithErrors(text, errors, { disallowComments: true, allowTrailingComma: false });
-  const [first] = errors;
-  if (!first) return "it cannot be parsed";
-  const before = text.slice(0, first.offset).split("\n");
-  const words = printParseErrorCode(first.error)
-    .replaceAll(/([a-z])([A-Z])/g, "$1 $2")
-    .toLowerCase();
-  return `${words} at line ${before.length}, column ${before.at(-1)!.length + 1}`;
-};
-
-/** `__proto__` as a key is no key to the language's own objects: what is under it would silently be lost. */
-const reservedKeys = (value: unknown, at: string[]): Fault[] => {
-  if (typeof value !== "object" || value === null || at.length > 200) return [];
-  return Object.keys(value).flatMap((key) =>
-    key === "__proto__"
-      ? [
-          {
-            pointer: pointer(...at, key),
-            received: "the key __proto__",
-            expected: "an id or a key of the format",
-            remedy: "Give it another name.",
-          },
-        ]
-      : reservedKeys((value as Record<string, unknown>)[key], [...at, key]),
-  );
-};
-
-/** Lists and objects may lie this deep in one another; a frame needs about ten, and what reads them goes down step by step. */
-const mostLevels = 100;
-
-const isDeep = (value: unknown): boolean => {
-  let level: unknown[] = [value];
-  for (let depth = 0; level.length > 0; depth += 1) {
-    if (depth > mostLevels) return true;
-    const next: unknown[] = [];
-    for (const each of level)
-      for (const inner of Object.values(each as object))
-        if (typeof inner === "object" && inner !== null) next.push(inner);
-    level = next;
-  }
-  return false;
-};
-
-/** JSON from a text, or the one fault of what is none. */
-export const parseJson = (text: string): { ok: true; value: unknown } | { ok: false; faults: Fault[] } => {
-  const failed = (received: string, expected: string, remedy: string) => ({
-    ok: false as const,
-    faults: [{ pointer: "", received, expected, remedy }],
-  });
-  const bytes = Buffer.byteLength(text);
-  if (bytes > mostBytes)
-    return failed(
-      `${(bytes / 1024 / 1024).toFixed(1)} MB`,
-      "at most 4 MB",
-      "A frame file holds structure alone: take out what does not belong to it.",
-    );
-  try {
-    const value: unknown = JSON.parse(text.replace(/^\uFEFF/, ""));
-    if (typeof value === "object" && value !== null && isDeep(value))
-      return failed(
-        `lists and objects over ${mostLevels} deep`,
-        `at most ${mostLevels} in one another`,
-        "Lay it out flatter.",
-      );
-    const faults = text.includes("__proto__") ? reservedKeys(value, []) : [];
-    return faults.length ? { ok: false, faults } : { ok: true, value };
-  } catch {
-    return failed(`a text that is not JSON: ${jsonError(text)}`, "JSON", "Correct it there.");
-  }
 };
 
 /** Takes what a fault points at out of the value; with `whole`, the object it stands in too. */
@@ -142,8 +62,8 @@ export const readFrameValue = (value: unknown): ReadResult => {
   return { ok: false, faults };
 };
 
-/** Reads the text of a `*.frame.json` file. */
-export const readFrame = (text: string): ReadResult => {
-  const parsed = parseJson(text);
+/** Reads a `*.frame.json` file: its text, or its bytes as they stand on the disk. */
+export const readFrame = (file: string | Uint8Array): ReadResult => {
+  const parsed = parseJson(file);
   return parsed.ok ? readFrameValue(parsed.value) : parsed;
 };

@@ -1,13 +1,15 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
 import { type Fault, shown } from "../frame/fault.js";
 import { indexOf, shareIndex, subtreeOf } from "../frame/frame-index.js";
-import { pointer } from "../frame/pointer.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
 import type { ContainerNode, Frame, HubNode, Id, Node, PairNode, StackNode } from "../frame/types.js";
 import { faultsOf } from "../frame/faults.js";
 import { plainFrame } from "../frame/write.js";
-import { Draft } from "./draft.js";
+import { segmentsOf } from "../frame/pointer.js";
+import { textFaults } from "../frame/text.js";
+import { Draft, type Forms } from "./draft.js";
 import type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit.js";
+import { Refusal, refuse } from "./refusal.js";
 
 export type EditResult =
   | {
@@ -18,19 +20,10 @@ export type EditResult =
       patches: PatchOperation[];
       /** The nodes that were added, changed or removed. */
       touched: ReadonlySet<Id>;
+      /** The nodes that have another id now, old to new. */
+      renamed: Readonly<Record<Id, Id>>;
     }
   | { ok: false; faults: Fault[] };
-
-/** Thrown inside this file only: an edit that cannot be applied. */
-class Refusal extends Error {
-  constructor(readonly fault: Fault) {
-    super(fault.received);
-  }
-}
-
-const refuse = (at: string[], received: string, expected: string, remedy: string): never => {
-  throw new Refusal({ pointer: pointer(...at), received, expected, remedy });
-};
 
 const idForm = /^[a-z][A-Za-z0-9]{0,39}$/;
 /** Names that every JavaScript object answers to; as ids they would be found where nothing was put. */
@@ -164,6 +157,7 @@ const rename: Apply<"rename"> = (draft, { id, to }) => {
   }
   draft.drop(id);
   draft.put(to, mapReferences(node, map));
+  draft.renamed(id, to);
   if (draft.frame.root === id) draft.field("root", to);
   if (draft.frame.address?.lost === id) draft.field("address", { ...draft.frame.address, lost: to });
 };
@@ -213,6 +207,8 @@ const move: Apply<"move"> = (draft, { id, from, to, after }) => {
 
 /** A key that a `set` may not touch: places change by moves, so that every node keeps its one place. */
 const fixedKeys = new Set(["kind", "children"]);
+/** Fields that stand or fall with the frame itself. */
+const fixedFields = new Set(["format", "root", "nodes"]);
 
 const set: Apply<"set"> = (draft, { node: id, key, value }) => {
   const node = known(draft, id);
@@ -225,7 +221,7 @@ const set: Apply<"set"> = (draft, { node: id, key, value }) => {
 };
 
 const setFrame: Apply<"setFrame"> = (draft, { key, value }) => {
-  if (["format", "root", "nodes"].includes(key) || reservedIds.has(key))
+  if (fixedFields.has(key) || reservedIds.has(key))
     refuse([key], `a new ${key}`, "a field that can be set", "Take one of the frame's other fields.");
   draft.field(key, value);
 };
@@ -263,6 +259,8 @@ const restore: Apply<"restore"> = (draft, edit) => {
     else if ("node" in change) draft.put(id, change.node);
     else {
       const node = known(draft, id);
+      if (change.drop?.includes("kind") || (change.set?.kind ?? node.kind) !== node.kind)
+        refuse(["nodes", id, "kind"], `${id} without its kind`, `the kind ${node.kind}`, "Give the whole node instead.");
       const next: Record<string, unknown> = { ...node, ...change.set };
       for (const key of change.drop ?? []) delete next[key];
       if (change.children && change.set?.children && "children" in node)
@@ -270,8 +268,14 @@ const restore: Apply<"restore"> = (draft, edit) => {
       draft.put(id, next as unknown as Node);
     }
   }
-  for (const [key, value] of Object.entries(edit.fields?.set ?? {})) draft.field(key, value);
-  for (const key of edit.fields?.drop ?? []) draft.field(key, undefined);
+  const { set: given = {}, drop: dropped = [] } = edit.fields ?? {};
+  for (const key of [...Object.keys(given), ...dropped])
+    if ((fixedFields.has(key) && !(key === "root" && !dropped.includes(key))) || reservedIds.has(key))
+      refuse([key], `the frame without its ${key}`, "a field that can be put back", "Take one of its other fields.");
+  if (dropped.includes("name")) refuse(["name"], "the frame without its name", "a name", "Give it another one.");
+  for (const [key, value] of Object.entries(given)) draft.field(key, value);
+  for (const key of dropped) draft.field(key, undefined);
+  for (const [from, to] of Object.entries(edit.renamed ?? {})) draft.renamed(from, to);
 };
 
 const replace: Apply<"replace"> = (draft, { frame }) => {
@@ -306,19 +310,21 @@ function carryOut(draft: Draft, edit: Edit): void {
 
 /**
  * Applies an edit whose form is right: the new frame, what it is taken back by, and the change as RFC 6902. The frame
- * given stays as it is. What the edit needs is checked; whether the new frame is sound is for `applySoundly`.
+ * given stays as it is. What the edit needs is checked; whether the new frame is sound is for `applySoundly`. With `forms`
+ * the edit may come from anywhere: what it puts into the frame is looked at first.
  */
-export const applyEdit = (frame: Frame, edit: Edit): EditResult => {
-  const draft = new Draft(frame);
+export const applyEdit = (frame: Frame, edit: Edit, forms?: Forms): EditResult => {
+  const draft = new Draft(frame, forms);
   try {
     carryOut(draft, edit);
   } catch (error) {
-    if (error instanceof Refusal) return { ok: false, faults: [error.fault] };
+    if (error instanceof Refusal) return { ok: false, faults: error.faults };
     throw error;
   }
   const patches = draft.patches();
   if (!patches.some((patch) => changes(patch, structure))) shareIndex(frame, draft.frame);
-  return { ok: true, frame: draft.frame, inverse: draft.inverse(), patches, touched: draft.touched };
+  const { touched, renames: renamed } = draft;
+  return { ok: true, frame: draft.frame, inverse: draft.inverse(), patches, touched, renamed };
 };
 
 const structure = new Set(["kind", "children", "list", "detail"]);
@@ -334,15 +340,18 @@ const changesFields = (patches: readonly PatchOperation[]): boolean =>
   patches.some(({ path }) => !path.startsWith("/nodes/"));
 
 /** Applies an edit and answers it only if the frame is sound after it; else the faults it would bring. */
-export const applySoundly = (frame: Frame, edit: Edit): EditResult => {
-  const result = applyEdit(frame, edit);
+export const applySoundly = (frame: Frame, edit: Edit, forms?: Forms): EditResult => {
+  const result = applyEdit(frame, edit, forms);
   if (!result.ok) return result;
   const { patches, touched } = result;
-  const faults = faultsOf(
-    result.frame,
-    changesFields(patches) ? undefined : reach(frame, result.frame, touched),
-    patches.some((patch) => changes(patch, addresses)),
-  );
+  const texts = patches.flatMap((patch) => ("value" in patch ? textFaults(patch.value, segmentsOf(patch.path)) : []));
+  const faults = texts.length
+    ? texts
+    : faultsOf(
+        result.frame,
+        changesFields(patches) ? undefined : reach(frame, result.frame, touched),
+        patches.some((patch) => changes(patch, addresses)),
+      );
   return faults.length ? { ok: false, faults } : result;
 };
 

@@ -1,9 +1,11 @@
 import { bandsOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
+import { type Fault, shown } from "../frame/fault.js";
 import { pointer } from "../frame/pointer.js";
-import type { Frame, Id, Node } from "../frame/types.js";
-import { plainNode } from "../frame/write.js";
+import type { Frame, FrameField, Id, Node } from "../frame/types.js";
+import { plainField, plainNode } from "../frame/write.js";
 import type { NodeChange, PatchOperation, RestoreEdit } from "./edit.js";
+import { Refusal, refuse } from "./refusal.js";
 
 type Values = Record<string, unknown>;
 
@@ -19,14 +21,26 @@ const difference = (before: object, after: object): { set?: Values; drop?: strin
   return { ...(some && { set }), ...(drop.length && { drop }) };
 };
 
+/** Looks at the form of what is to become part of a frame, and answers its faults: for edits that come from outside. */
+export interface Forms {
+  node: (id: Id, node: unknown) => Fault[];
+  field: (key: string, value: unknown) => Fault[];
+}
+
+const kinds: readonly string[] = ["screen", "stack", "hub", "pair"] satisfies Node["kind"][];
+
 /** A frame being edited: the table of nodes is copied once, and what each touched node was is kept. */
 export class Draft {
   frame: Frame;
   readonly before: Frame;
   private readonly nodesBefore = new Map<Id, Node | undefined>();
   private ownNodes: Record<Id, Node> | null = null;
+  private readonly names = new Map<Id, Id>();
 
-  constructor(frame: Frame) {
+  constructor(
+    frame: Frame,
+    private readonly forms?: Forms,
+  ) {
     this.frame = frame;
     this.before = frame;
   }
@@ -47,8 +61,27 @@ export class Draft {
     return this.ownNodes;
   }
 
+  private look(faults: Fault[] | undefined): void {
+    if (faults?.length) throw new Refusal(faults);
+  }
+
   put(id: Id, node: Node): void {
+    if (!kinds.includes(node.kind))
+      refuse(["nodes", id, "kind"], shown(node.kind), `one of ${kinds.join(", ")}`, "Every node is of one kind.");
+    this.look(this.forms?.node(id, node));
     this.write(id)[id] = plainNode(node, bandsOf(this.frame)[0]?.id);
+  }
+
+  /** Remembers that a node has another id now. */
+  renamed(from: Id, to: Id): void {
+    const first = [...this.names].find(([, now]) => now === from)?.[0] ?? from;
+    if (first === to) this.names.delete(first);
+    else this.names.set(first, to);
+  }
+
+  /** The ids that were given to nodes in place of others, by the old ones. */
+  get renames(): Readonly<Record<Id, Id>> {
+    return Object.fromEntries(this.names);
   }
 
   drop(id: Id): void {
@@ -57,9 +90,11 @@ export class Draft {
 
   /** Sets a field of the frame, nodes and root among them; undefined takes it away. */
   field(key: string, value: unknown): void {
+    this.look(this.forms?.field(key, value));
     const next: Values = { ...this.frame };
-    if (value === undefined) delete next[key];
-    else next[key] = value;
+    const plain = key === "root" || key === "format" ? value : plainField(key as FrameField, value as never);
+    if (plain === undefined) delete next[key];
+    else next[key] = plain;
     this.frame = next as unknown as Frame;
   }
 
@@ -84,7 +119,13 @@ export class Draft {
       }
     }
     const fields = this.fieldChange(this.frame, this.before);
-    return { kind: "restore", ...(Object.keys(nodes).length && { nodes }), ...(fields && { fields }) };
+    const renamed = Object.fromEntries([...this.names].map(([from, to]) => [to, from]));
+    return {
+      kind: "restore",
+      ...(Object.keys(nodes).length && { nodes }),
+      ...(fields && { fields }),
+      ...(this.names.size && { renamed }),
+    };
   }
 
   private fieldChange(from: Frame, to: Frame): { set?: Values; drop?: string[] } | null {

@@ -77,6 +77,8 @@ export interface RestoreEdit {
   kind: "restore";
   nodes?: Record<Id, NodeChange>;
   fields?: { set?: Record<string, unknown>; drop?: string[] };
+  /** Nodes that have another id by this, old to new: what showed the one goes on showing the other. */
+  renamed?: Record<Id, Id>;
 }
 
 /** A change of a frame as a value: it can be applied, inverted, sent, kept and applied again to a frame that went on. */

@@ -1,6 +1,6 @@
 import { bandsOf, childrenOf, factValues, frameDefaults, nodeDefaults, startOf, withoutDefaults } from "./defaults.js";
 import { equal } from "./equal.js";
-import type { Action, Do, Frame, Id, Node } from "./types.js";
+import type { Action, Do, Frame, FrameField, Id, Node } from "./types.js";
 
 const keyOrder = {
   frame:
@@ -69,22 +69,40 @@ const writingOrder = (frame: Frame): Id[] => {
   return [...order];
 };
 
+/** What each field of the frame is when nothing is said of it; what depends on the rest of a value is in `plainIn`. */
+const fieldDefaults: { [K in FrameField]?: unknown } = {
+  ...frameDefaults,
+  facts: [],
+  address: {},
+  motions: {},
+  motion: {},
+  theme: {},
+};
+
+/** A field's value without what goes without saying inside it. */
+const plainIn: { [K in FrameField]?: (value: NonNullable<Frame[K]>) => Frame[K] } = {
+  targets: (targets) => targets.map((target) => withoutDefaults(target, { systemBack: true, edgeSwipe: false })),
+  facts: (facts) =>
+    facts.map((fact) => withoutDefaults(fact, { lasting: true, launch: factValues({ ...fact })[0], values: undefined })),
+  address: (address) => withoutDefaults(address, { running: "open", hosts: [] }),
+};
+
+/** A field of the frame in its plain form; undefined when it goes without saying. */
+export const plainField = <K extends FrameField>(key: K, value: Frame[K]): Frame[K] | undefined => {
+  if (value === undefined) return undefined;
+  const plain = (plainIn[key] as ((value: unknown) => Frame[K]) | undefined)?.(value) ?? value;
+  return Object.hasOwn(fieldDefaults, key) && equal(plain, fieldDefaults[key]) ? undefined : plain;
+};
+
 /** The frame in its one written form: defaults left out, keys and nodes in a stable order. */
 export const plainFrame = (frame: Frame): Frame => {
   const narrowest = bandsOf(frame)[0]?.id;
   const nodes: Record<Id, Node> = {};
   for (const id of writingOrder(frame)) nodes[id] = ordered(plainNode(frame.nodes[id]!, narrowest), keyOrder.node);
-  const plain: Frame = { ...frame, nodes };
-  if (plain.targets)
-    plain.targets = plain.targets.map((target) => withoutDefaults(target, { systemBack: true, edgeSwipe: false }));
-  if (plain.facts)
-    plain.facts = plain.facts.map((fact) =>
-      withoutDefaults(fact, { lasting: true, launch: factValues({ ...fact })[0], values: undefined }),
-    );
-  if (plain.address) plain.address = withoutDefaults(plain.address, { running: "open", hosts: [] });
-  if (equal(plain.address, {})) delete plain.address;
-  const { facts: _facts, ...fixed } = frameDefaults;
-  return ordered(withoutDefaults(plain, { ...fixed, facts: [], motions: {}, motion: {}, theme: {} }), keyOrder.frame);
+  const { format, root, nodes: _, ...rest } = frame;
+  const plain: Record<string, unknown> = { format, root, nodes };
+  for (const key of Object.keys(rest) as FrameField[]) plain[key] = plainField(key, rest[key]);
+  return ordered(plain as unknown as Frame, keyOrder.frame);
 };
 
 /** The text of a `*.frame.json` file. Line by line, so that two versions differ only where the frames do. */

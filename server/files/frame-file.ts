@@ -2,7 +2,8 @@ import { randomUUID } from "node:crypto";
 import { readFile, stat } from "node:fs/promises";
 import { basename } from "node:path";
 import { differencesOf, editBetween, equal, type Frame, writeFrame } from "../../core/index.js";
-import { mostBytes, readFrame } from "../../shape/read.js";
+import { mostBytes } from "../../shape/json.js";
+import { readFrame } from "../../shape/read.js";
 import type { SaveRequest } from "../../shape/edits.js";
 import type { FileStanding, FileState } from "./state.js";
 import { writeWhole } from "./write-whole.js";
@@ -111,7 +112,7 @@ export class FrameFile {
   }
 
   private async read(look: Look, isFirst: boolean): Promise<void> {
-    const text = look.size > mostBytes ? "" : await readFile(this.path, "utf8");
+    const text = look.size > mostBytes ? "" : await readFile(this.path);
     const read = readFrame(text);
     if (!read.ok) {
       if (!isFirst && !equal(look, this.doubtful)) {

@@ -3,7 +3,7 @@ import { randomUUID } from "node:crypto";
 import { type Frame, writeFrame } from "../../core/index.js";
 import { createRequest, nameRequest, restoreRequest, saveRequest, type SaveRequest } from "../../shape/edits.js";
 import { readFrame, readFrameValue } from "../../shape/read.js";
-import { readBody } from "../body.js";
+import { bytesOf, readBody } from "../body.js";
 import { Problem } from "../problem.js";
 import type { FrameStore, Head } from "./store.js";
 
@@ -49,7 +49,7 @@ export const frameRoutes = (store: FrameStore): Router => {
 
   // a frame file as it is: what is wrong in it is told by its own lines
   routes.post("/file", async (request, response) => {
-    const read = readFrame(typeof request.body === "string" ? request.body : "");
+    const read = readFrame(bytesOf(request));
     if (!read.ok) throw new Problem("frame-faults", "Nothing was put on the shelf.", { faults: read.faults });
     await created(response, read.frame);
   });

@@ -5,7 +5,7 @@ interface RequestOptions {
   method?: "GET" | "POST" | "PUT" | "DELETE";
   body?: unknown;
   /** A body that is sent as it is. */
-  text?: string;
+  whole?: string | Blob;
   /** The revision the request is about. */
   match?: number;
 }
@@ -13,10 +13,10 @@ interface RequestOptions {
 /** Asks the server; what is not an answer becomes a `ProblemError`. */
 export const request = async <T>(
   path: string,
-  { method = "GET", body, text: raw, match }: RequestOptions = {},
+  { method = "GET", body, whole, match }: RequestOptions = {},
 ): Promise<T> => {
   const headers: Record<string, string> = {};
-  const sent = raw ?? (body === undefined ? undefined : JSON.stringify(body));
+  const sent = whole ?? (body === undefined ? undefined : JSON.stringify(body));
   if (sent !== undefined) headers["content-type"] = "application/json";
   if (match !== undefined) headers["if-match"] = `"${match}"`;
   const init: RequestInit = { method, headers, ...(sent !== undefined && { body: sent }) };

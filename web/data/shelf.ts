@@ -39,8 +39,9 @@ const again = <T>(answer: Promise<T>): Promise<T> => answer.finally(() => void m
 
 export const createFrame = (frame: unknown): Promise<HeadAnswer> =>
   again(request(list, { method: "POST", body: { frame } }));
-export const createFromFile = (text: string): Promise<HeadAnswer> =>
-  again(request(`${list}/file`, { method: "POST", text }));
+/** A frame file as it is, byte for byte: what is wrong in it is for the server to tell. */
+export const createFromFile = (file: string | Blob): Promise<HeadAnswer> =>
+  again(request(`${list}/file`, { method: "POST", whole: file }));
 export const deleteFrame = (id: string): Promise<void> => again(request(framePath(id), { method: "DELETE" }));
 export const bringBack = (id: string): Promise<void> =>
   again(request(`${framePath(id)}/bring-back`, { method: "POST" }));

@@ -45,7 +45,7 @@ export function Shelf() {
         detail: `It has ${(file.size / 1024 / 1024).toFixed(1)} MB; a frame file has 4 MB at most.`,
         faults: [],
       });
-    await attempt(what, async () => navigate(`/f/${(await createFromFile(await file.text())).id}/plan`));
+    await attempt(what, async () => navigate(`/f/${(await createFromFile(file)).id}/plan`));
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();

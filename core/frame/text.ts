@@ -1,0 +1,41 @@
+import { type Fault, shown } from "./fault.js";
+import { pointer } from "./pointer.js";
+
+/** Control characters (Unicode category Cc) other than the tab and line breaks. */
+// eslint-disable-next-line no-control-regex
+const control = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f]/;
+
+const named = (letter: number): string => `U+${letter.toString(16).toUpperCase().padStart(4, "0")}`;
+
+/**
+ * What of a text can be neither kept nor sent: a control character that is no tab or line break, or one half of a surrogate
+ * pair (ill-formed UTF-16, ECMA-262 `isWellFormed`). Null where there is nothing.
+ */
+export const wrongLetter = (text: string): string | null => {
+  const found = control.exec(text);
+  if (found) return `the control character ${named(found[0].charCodeAt(0))}`;
+  if (text.isWellFormed()) return null;
+  const half = text.match(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/)!;
+  return `${named(half[0].charCodeAt(0))}, one half of a letter`;
+};
+
+const fault = (at: readonly (string | number)[], text: string, letter: string): Fault => ({
+  pointer: pointer(...at),
+  received: `${shown(text.toWellFormed())} with ${letter}`,
+  expected: "a text of letters, signs, tabs and line breaks",
+  remedy: "Take that out, or write the text anew.",
+});
+
+/** The faults of all texts in a value, keys of objects among them; `at` is where the value stands. */
+export const textFaults = (value: unknown, at: readonly (string | number)[] = []): Fault[] => {
+  if (typeof value === "string") {
+    const letter = wrongLetter(value);
+    return letter === null ? [] : [fault(at, value, letter)];
+  }
+  if (typeof value !== "object" || value === null) return [];
+  if (Array.isArray(value)) return value.flatMap((inner, i) => textFaults(inner, [...at, i]));
+  return Object.entries(value).flatMap(([key, inner]) => {
+    const letter = wrongLetter(key);
+    return letter === null ? textFaults(inner, [...at, key]) : [fault([...at, key.toWellFormed()], key, letter)];
+  });
+};
