@@ -31,7 +31,9 @@ describe("an edit that comes from outside", () => {
       "/facts/0/id: nothing",
       "/facts/0/label: nothing",
     ]);
-    expect(told({ kind: "restore", nodes: { home: { set: { children: "aTab" } } } })[0]).toMatch("/nodes/home/children");
+    expect(told({ kind: "restore", nodes: { home: { set: { children: "aTab" } } } })[0]).toMatch(
+      "/nodes/home/children",
+    );
     expect(told({ kind: "set", node: "c", key: "title", value: "a\u0000" })[0]).toMatch("/nodes/c/title: ");
     expect(told({ kind: "set", node: "aTab", key: "tab", value: { icon: "\ud800" } })[0]).toMatch("/nodes/aTab/tab");
   });

@@ -260,7 +260,12 @@ const restore: Apply<"restore"> = (draft, edit) => {
     else {
       const node = known(draft, id);
       if (change.drop?.includes("kind") || (change.set?.kind ?? node.kind) !== node.kind)
-        refuse(["nodes", id, "kind"], `${id} without its kind`, `the kind ${node.kind}`, "Give the whole node instead.");
+        refuse(
+          ["nodes", id, "kind"],
+          `${id} without its kind`,
+          `the kind ${node.kind}`,
+          "Give the whole node instead.",
+        );
       const next: Record<string, unknown> = { ...node, ...change.set };
       for (const key of change.drop ?? []) delete next[key];
       if (change.children && change.set?.children && "children" in node)

@@ -83,7 +83,9 @@ const fieldDefaults: { [K in FrameField]?: unknown } = {
 const plainIn: { [K in FrameField]?: (value: NonNullable<Frame[K]>) => Frame[K] } = {
   targets: (targets) => targets.map((target) => withoutDefaults(target, { systemBack: true, edgeSwipe: false })),
   facts: (facts) =>
-    facts.map((fact) => withoutDefaults(fact, { lasting: true, launch: factValues({ ...fact })[0], values: undefined })),
+    facts.map((fact) =>
+      withoutDefaults(fact, { lasting: true, launch: factValues({ ...fact })[0], values: undefined }),
+    ),
   address: (address) => withoutDefaults(address, { running: "open", hosts: [] }),
 };
 

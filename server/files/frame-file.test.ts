@@ -1,3 +1,5 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { once } from "node:events";
 import { mkdtemp, readdir, readFile, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -118,4 +120,46 @@ describe("a frame kept in a file", () => {
     ]);
     expect(await text()).toBe(writeFrame((await store.read(id)).frame));
   });
+});
+
+/** Another hand in a process of its own: told a number, it writes that as a title into the file, whole by a rename or in place. */
+const otherHand = (how: "in place" | "by a rename"): ChildProcess => {
+  const code = `
+    const fs = require("node:fs");
+    const path = ${JSON.stringify(path)};
+    process.on("message", ({ n, after }) => setTimeout(() => {
+      const until = process.hrtime.bigint() + BigInt(Math.round((after % 1) * 1e6));
+      const frame = JSON.parse(fs.readFileSync(path, "utf8"));
+      frame.nodes.c.title = "Out " + n;
+      const text = JSON.stringify(frame);
+      while (process.hrtime.bigint() < until);
+      if (${how === "in place"}) fs.writeFileSync(path, text);
+      else { fs.writeFileSync(path + ".other", text); fs.renameSync(path + ".other", path); }
+      process.send(n);
+    }, Math.floor(after)));`;
+  return spawn(process.execPath, ["-e", code], { stdio: ["ignore", "inherit", "inherit", "ipc"] });
+};
+
+describe.each(["in place", "by a rename"] as const)("a file that another hand writes %s", (how) => {
+  test("in the same moment as a change from here: neither is lost", async () => {
+    const hand = otherHand(how);
+    const lost: string[] = [];
+    for (let n = 1; n <= 40 && lost.length === 0; n += 1) {
+      hand.send({ n, after: (n * 0.37) % 9 });
+      const written = once(hand, "message");
+      const mine = save(title(`In ${n}`, "b")).then(
+        () => true,
+        // what came from outside first is below it now
+        () => save(title(`In ${n}`, "b")).then(() => true),
+      );
+      await Promise.all([written, mine]);
+      const isIn = async () => (await titleNow("c")) === `Out ${n}`;
+      await soon(isIn).catch(() => lost.push(`Out ${n}`));
+      const said = (await store.revisions(id, 1e9, 5)).map(({ label }) => label).join();
+      if ((await titleNow("b")) !== `In ${n}` && !said.includes(`was "In ${n}"`)) lost.push(`In ${n}`);
+    }
+    hand.kill();
+    expect(lost).toEqual([]);
+    await soon(async () => (await text()) === writeFrame((await store.read(id)).frame));
+  }, 120_000);
 });

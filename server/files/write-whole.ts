@@ -1,26 +1,64 @@
-import { open, rename, rm, stat } from "node:fs/promises";
+import { closeSync, fstatSync, openSync, renameSync, statSync } from "node:fs";
+import { open, rm, stat } from "node:fs/promises";
 import { basename, dirname, join } from "node:path";
+import { isSameLook, type Look, lookOf } from "./look.js";
+
+/** What a file is once it was written. */
+export interface Written {
+  look: Look;
+  /** The file that it took the place of, still open, as another hand may be in the midst of writing to it; null when there was none. */
+  replaced: number | null;
+}
+
+/** The file at the path, open, if it looks as expected; else null. */
+const expectedAt = (path: string, expected: Look | null): { file: number | null } | null => {
+  try {
+    const file = openSync(path, "r");
+    const isAsKnown = isSameLook(lookOf(fstatSync(file, { bigint: true })), expected);
+    if (isAsKnown && isSameLook(lookOf(statSync(path, { bigint: true })), expected)) return { file };
+    closeSync(file);
+    return null;
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== "ENOENT") throw error;
+    return expected === null ? { file: null } : null;
+  }
+};
 
 /**
  * Writes a file so that at any moment it holds the old text or the new one, whole: into another file beside it, which is on
- * the disk before it takes the place of the old one.
+ * the disk before it takes the place of the old one. Null, and nothing written, if the file does not look as `expected` any
+ * more (null: there is none) right before that.
  */
-export const writeWhole = async (path: string, text: string): Promise<void> => {
+export const writeWhole = async (
+  path: string,
+  text: string | Uint8Array,
+  expected: Look | null,
+): Promise<Written | null> => {
   const folder = dirname(path);
   const making = join(folder, `.${basename(path)}.${process.pid}.new`);
   const mode = await stat(path).then(
     (now) => now.mode,
-    () => 0o644,
+    () => null,
   );
+  let written: Written;
   try {
-    const file = await open(making, "w", mode);
+    const file = await open(making, "w");
     try {
+      if (mode !== null) await file.chmod(mode);
       await file.writeFile(text);
       await file.sync();
+      const look = lookOf(await file.stat({ bigint: true }));
+      // from the look to the rename nothing waits: what another hand does in between has no more than a few µs for it
+      const found = expectedAt(path, expected);
+      if (!found) {
+        await rm(making, { force: true });
+        return null;
+      }
+      renameSync(making, path);
+      written = { look, replaced: found.file };
     } finally {
       await file.close();
     }
-    await rename(making, path);
   } catch (error) {
     await rm(making, { force: true });
     throw error;
@@ -29,4 +67,5 @@ export const writeWhole = async (path: string, text: string): Promise<void> => {
   const held = await open(folder, "r").catch(() => null);
   await held?.sync().catch(() => undefined);
   await held?.close();
+  return written;
 };

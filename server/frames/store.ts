@@ -116,7 +116,7 @@ export class FrameStore {
         tell: (state) =>
           this.tell({ kind: "file", frame: id, revision: this.heads.get(id)?.revision ?? 0, file: state }),
       },
-      await this.frameAt(this.database, id, row.fileRevision ?? row.revision),
+      await this.readAt(id, row.fileRevision ?? row.revision),
     );
     this.files.set(id, file);
     await file.open();
