@@ -21,10 +21,17 @@ const rounded = (value: number): string =>
   value >= 1000 ? Math.round(value).toLocaleString("en") : value.toPrecision(3);
 
 const report: Record<string, Figure[]> = {};
-for (const name of asked.length ? asked : Object.keys(parts)) report[name] = await parts[name]!();
+// what was measured is told, whatever became of the rest
+const failed: Record<string, string> = {};
+for (const name of asked.length ? asked : Object.keys(parts))
+  try {
+    report[name] = await parts[name]!();
+  } catch (error) {
+    failed[name] = error instanceof Error ? error.message : String(error);
+  }
 
 if (process.argv.includes("--json"))
-  console.log(JSON.stringify({ node: process.version, cpu: cpus()[0]?.model, figures: report }, null, 2));
+  console.log(JSON.stringify({ node: process.version, cpu: cpus()[0]?.model, figures: report, failed }, null, 2));
 else
   for (const [name, figures] of Object.entries(report)) {
     console.log(`\n${name}`);
@@ -37,3 +44,5 @@ else
       );
     }
   }
+for (const [name, why] of Object.entries(failed)) console.error(`\n${name} could not be measured: ${why}`);
+process.exit(Object.keys(failed).length ? 1 : 0);

@@ -1,5 +1,5 @@
 import { spawn } from "node:child_process";
-import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { text } from "node:stream/consumers";
@@ -175,10 +175,21 @@ describe("check", () => {
     ["nothing", "", "it is empty"],
     ["5 MB", `"${"x".repeat(5 * 1024 * 1024)}"`, "expected at most 4 MB"],
     ["another JSON", "7", "expected an object"],
+    ["lists in lists that never end", "[".repeat(100_000), "over 100 deep"],
   ])("%s is unusable", async (_, input, says) => {
     const { code, out, err } = await handy(["check", "-"], input);
     expect(code).toBe(2);
     expect(out + err).toMatch(says);
+  });
+  test("finds what a parser would mend without a word", async () => {
+    const twice = await handy(
+      ["check", "-"],
+      readFileSync(demo, "utf8").replace('"photo": {', '"photo": {}, "photo": {'),
+    );
+    expect(twice).toMatchObject({ code: 1, out: expect.stringContaining("-: /nodes/photo: received the key") });
+    const latin = file("latin.json", "");
+    writeFileSync(latin, Buffer.from(readFileSync(demo, "utf8").replace("Allotment", "Caf\xe9"), "latin1"));
+    expect(await handy(["check", latin])).toMatchObject({ code: 1, out: expect.stringContaining("no UTF-8") });
   });
   test("a file that is not there is unusable", async () => {
     expect(await handy(["check", join(kept, "nowhere.json")])).toMatchObject({
@@ -186,6 +197,44 @@ describe("check", () => {
       err: expect.stringContaining("there is no such file"),
     });
   });
+});
+
+describe("start", () => {
+  const data = join(kept, "data");
+  const start = (...args: string[]) => handy(["start", "--port", "0", ...args]);
+  test("with a file that cannot be read ends at once, before a data folder is made", async () => {
+    const missing = join(kept, "missing.json");
+    const { code, out, err } = await start(missing, "--data", data);
+    expect([code, out, err]).toEqual([2, "", `${missing} cannot be opened: there is no such file.\n`]);
+    const torn = await start(file("torn.json", '{"nodes":'), "--data", data);
+    expect([torn.code, torn.err.trim().split("\n").length]).toEqual([2, 1]);
+    expect(existsSync(join(data, "db"))).toBe(false);
+  });
+  test.each([
+    ["a file", () => file("none", "x"), "is no folder"],
+    ["a folder with other things in it", () => root, "it is no data folder. Nothing was changed"],
+    ["a folder that cannot be made", () => "/proc/nothing/here", "cannot be made"],
+    [
+      "another program's database",
+      () => (mkdirSync(join(kept, "foreign", "db"), { recursive: true }), join(kept, "foreign")),
+      "is no database. Nothing was changed",
+    ],
+  ])("on %s is one line that says so", async (_, place, says) => {
+    const { code, out, err } = await start("--data", place());
+    expect([code, out]).toEqual([2, ""]);
+    expect(err.trim().split("\n")).toEqual([expect.stringContaining(says)]);
+  });
+});
+
+test("what it cannot write to is told in a line, never by a stack", async () => {
+  const command = `${process.execPath} bin/handy-frame play ${demo} > /dev/full`;
+  const child = spawn("sh", ["-c", command], { cwd: root, stdio: ["ignore", "ignore", "pipe"] });
+  const [err, code] = await Promise.all([
+    text(child.stderr),
+    new Promise<number>((resolve) => child.on("close", resolve)),
+  ]);
+  expect(code).toBe(2);
+  expect(err.trim().split("\n")).toEqual([expect.stringMatching("Standard output cannot be written: ENOSPC")]);
 });
 
 test("an unknown command or option exits with 2", async () => {

@@ -15,16 +15,23 @@ addLink(program);
 addCheck(program);
 addStart(program);
 
-// the reader of a pipe may stop early, as `head` does
-process.stdout.on("error", (error: NodeJS.ErrnoException) => {
-  if (error.code === "EPIPE") process.exit(0);
-  throw error;
-});
+/** One line that says what went wrong; where it did is for those who work on the tool itself. */
+const endBy = (error: unknown): never => {
+  const { code, message, stack } = error as NodeJS.ErrnoException;
+  if (error instanceof Unusable) process.stderr.write(`${error.lines.join("\n")}\n`);
+  else if (process.env.HANDY_FRAME_TRACE) process.stderr.write(`${stack}\n`);
+  else if (code === "EACCES" || code === "EROFS" || code === "EPERM")
+    process.stderr.write(`${message}. It cannot be written there: name another place.\n`);
+  else process.stderr.write(`${message || "It ended for a reason that it does not know."}\n`);
+  process.exit(2);
+};
 
-try {
-  await program.parseAsync();
-} catch (error) {
-  if (!(error instanceof Unusable)) throw error;
-  process.stderr.write(`${error.lines.join("\n")}\n`);
-  process.exitCode = 2;
-}
+process.stdout.on("error", (error: NodeJS.ErrnoException) => {
+  // the reader of a pipe may stop early, as `head` does
+  if (error.code === "EPIPE") process.exit(0);
+  endBy(new Unusable([`Standard output cannot be written: ${error.message}.`]));
+});
+process.on("uncaughtException", endBy);
+process.on("unhandledRejection", endBy);
+
+await program.parseAsync().catch(endBy);

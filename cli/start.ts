@@ -13,7 +13,6 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
     throw new Unusable([`--port: received ${options.port}; expected a number from 0 to 65535.`]);
   // the server is not needed by the other commands, and takes a while to load
   const { serve } = await import("../server/serve.js");
-  const { Busy } = await import("../server/lock.js");
   try {
     await serve({
       files,
@@ -23,14 +22,10 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
       say: (line) => process.stdout.write(`${line}\n`),
     });
   } catch (error) {
-    if (error instanceof Busy) throw new Unusable([error.message]);
-    const { code } = error as NodeJS.ErrnoException;
-    if (code === "EADDRINUSE")
+    if ((error as NodeJS.ErrnoException).code === "EADDRINUSE")
       throw new Unusable([
         `Port ${port} of ${options.host} is taken by another program. Use --port to choose another one.`,
       ]);
-    if (code === "EACCES" || code === "ENOTDIR" || code === "EADDRNOTAVAIL")
-      throw new Unusable([(error as Error).message]);
     throw error;
   }
 };

@@ -1,8 +1,12 @@
+import { connect, type AddressInfo } from "node:net";
+import type { Server } from "node:http";
+import { jest } from "@jest/globals";
 import request from "supertest";
 import type { PGlite } from "@electric-sql/pglite";
 import type { Express } from "express";
 import { equal, plainFrame, type Edit } from "../core/index.js";
 import { frameOf, screen, stack, tabbed } from "../core/testing/frames.js";
+import { cleanUp } from "./clean-up.js";
 import { memoryApp } from "./testing/server.js";
 import type { FrameStore } from "./frames/store.js";
 
@@ -21,7 +25,9 @@ const frames = "/api/frames";
 const send = (path: string, body: unknown, match?: number) => {
   const made = request(app).post(path).set("content-type", "application/json");
   if (match !== undefined) made.set("if-match", `"${match}"`);
-  return made.send(typeof body === "string" ? body : JSON.stringify(body));
+  return made
+    .serialize((given) => given as string)
+    .send((Buffer.isBuffer(body) || typeof body === "string" ? body : JSON.stringify(body)) as string);
 };
 const create = async (frame = tabbed(), name = "Test") =>
   (await send(frames, { frame: { ...frame, name } }).expect(201)).body as { id: string; revision: number };
@@ -161,6 +167,21 @@ describe("what cannot be answered", () => {
     const deep = `{"frame":${'{"a":'.repeat(50_000)}1${"}".repeat(50_000)}}`;
     expect(problem(await send(frames, deep).expect(400)).faults![0]!.received).toMatch("over 100 deep");
     expect(problem(await send(frames, "").expect(400)).status).toBe(400);
+    expect(problem(await send(frames, '{"frame":{"name":"a","name":"b"}}').expect(400)).faults![0]).toMatchObject({
+      pointer: "/frame/name",
+      received: 'the key "name" again, at line 1, column 22',
+    });
+    const latin = Buffer.from('{"frame":{"name":"Caf\xe9"}}', "latin1");
+    expect(problem(await send(frames, latin).expect(400)).faults![0]!.pointer).toBe("/frame/name");
+    expect(problem(await send(`${frames}/file`, latin).expect(422)).faults![0]!.received).toMatch("no UTF-8");
+    const { id } = await create();
+    for (const letter of ["\\u0000", "\\u001b", "\\ud800"]) {
+      const edit = JSON.stringify(saving(title("LETTER"))).replace("LETTER", letter);
+      expect(problem(await send(`${frames}/${id}/edits`, edit, 1).expect(400)).faults![0]!.pointer).toBe(
+        "/edits/0/edit/value",
+      );
+    }
+    expect((await request(app).get(`${frames}/${id}`)).body.revision).toBe(1);
   });
   test("unknown frames, revisions and addresses", async () => {
     problem(await request(app).get(`${frames}/nowhere`).expect(404));
@@ -185,22 +206,107 @@ describe("what cannot be answered", () => {
   });
 });
 
-test("what happens to a frame is told to those who follow it, from the revision they know", async () => {
-  const { id } = await create(frameOf({ app: stack(["c"]), c: screen() }), "Live");
-  await send(`${frames}/${id}/edits`, saving(title("One")), 1).expect(200);
-  const server = app.listen(0);
-  const { port } = server.address() as { port: number };
-  const live = await fetch(`http://127.0.0.1:${port}${frames}/${id}/live?since=1`);
-  const reader = live.body!.getReader();
-  let heard = "";
-  const until = async (text: string) => {
-    while (!heard.includes(text)) heard += new TextDecoder().decode((await reader.read()).value);
+describe("the live stream", () => {
+  let server: Server;
+  let url: string;
+  beforeAll(() => {
+    server = app.listen(0);
+    url = `http://127.0.0.1:${(server.address() as AddressInfo).port}${frames}`;
+  });
+  afterAll(() => {
+    server.closeAllConnections();
+    server.close();
+  });
+  /** What a reader hears, until it has heard a text. */
+  const following = async (id: string, since: number) => {
+    const live = await fetch(`${url}/${id}/live?since=${since}`);
+    const reader = live.body!.getReader();
+    let heard = "";
+    return {
+      until: async (text: string) => {
+        while (!heard.includes(text)) heard += new TextDecoder().decode((await reader.read()).value);
+        return heard;
+      },
+      end: () => reader.cancel(),
+    };
   };
-  await until('"One"');
-  await send(`${frames}/${id}/edits`, saving(title("Two")), 2).expect(200);
-  await until('"Two"');
-  expect(heard).toMatch(/id: 3/);
-  await reader.cancel();
-  server.closeAllConnections();
-  server.close();
+
+  test("what happens to a frame is told to those who follow it, from the revision they know", async () => {
+    const { id } = await create(frameOf({ app: stack(["c"]), c: screen() }), "Live");
+    await send(`${frames}/${id}/edits`, saving(title("One")), 1).expect(200);
+    const live = await following(id, 1);
+    await live.until('"One"');
+    await send(`${frames}/${id}/edits`, saving(title("Two")), 2).expect(200);
+    expect(await live.until('"Two"')).toMatch(/id: 3/);
+    await live.end();
+  });
+  test("a change made while a reader comes is told once, in its place, to every reader", async () => {
+    const { id } = await create(frameOf({ app: stack(["c"]), c: screen() }), "Busy");
+    const last = 40;
+    const readers = [];
+    for (let i = 1; i < last; i += 1) {
+      const saved = store.save(id, i, saving(title(`T${i + 1}`)).edits);
+      readers.push(following(id, i));
+      await saved;
+    }
+    for (const live of await Promise.all(readers)) {
+      const heard = await live.until(`"T${last}"`);
+      const numbers = [...heard.matchAll(/"number":(\d+)/g)].map(([, number]) => Number(number));
+      expect(numbers).toEqual(numbers.map((_, i) => numbers[0]! + i));
+      expect(numbers.at(-1)).toBe(last);
+      await live.end();
+    }
+  });
+  test("a reader that does not read is cut when it is a megabyte behind, and the others hear on", async () => {
+    const { id } = await create(frameOf({ app: stack(["c"]), c: screen() }), "Deaf");
+    const before = store.listening;
+    const deaf = connect((server.address() as AddressInfo).port, "127.0.0.1");
+    deaf.pause();
+    deaf.write(`GET ${frames}/${id}/live HTTP/1.1\r\nHost: localhost\r\n\r\n`);
+    const live = await following(id, 1);
+    while (store.listening < before + 2) await new Promise((resolve) => setTimeout(resolve, 5));
+    const note = (i: number): Edit => ({ kind: "set", node: "c", key: "note", value: `${i}`.padEnd(4000, "x") });
+    // what lies in the sockets' own buffers is not counted: some megabytes
+    let revision = 1;
+    for (; store.listening === before + 2 && revision < 6000; revision += 20) {
+      await store.save(id, revision, saving(...Array.from({ length: 20 }, (_, i) => note(revision + i))).edits);
+      await live.until(`${revision + 19}xxx`);
+    }
+    expect(store.listening).toBe(before + 1);
+    await send(`${frames}/${id}/edits`, saving(title("After")), revision).expect(200);
+    await live.until('"After"');
+    await live.end();
+    deaf.destroy();
+  }, 60_000);
+});
+
+describe("the database", () => {
+  test("is cleaned up behind updates, and its log is kept small", async () => {
+    await create(tabbed(), "Cleaned");
+    const written = async () =>
+      (await database.query<{ at: string }>("select redo_lsn::text as at from pg_control_checkpoint()")).rows[0]!.at;
+    const before = await written();
+    await cleanUp(database);
+    const { rows } = await database.query<{ relname: string; ran: boolean }>(
+      "select relname, last_vacuum is not null as ran from pg_stat_user_tables order by relname",
+    );
+    expect(rows.filter(({ ran }) => ran).map(({ relname }) => relname)).toEqual(["frames", "revisions"]);
+    expect(await written()).not.toBe(before);
+    expect((await database.query("show max_wal_size")).rows).toEqual([{ max_wal_size: "64MB" }]);
+  });
+  test("what it says of a value it cannot keep is told, and nothing was changed", async () => {
+    const { id } = await create(tabbed(), "Not kept");
+    const kept = jest
+      .spyOn(store, "save")
+      .mockRejectedValueOnce(
+        Object.assign(new Error('invalid byte sequence for encoding "UTF8": 0x00'), { code: "22021" }),
+      );
+    const said = problem(await send(`${frames}/${id}/edits`, saving(title("x")), 1).expect(500));
+    kept.mockRestore();
+    expect(said).toMatchObject({
+      type: "urn:handy-frame:problem:not-kept",
+      detail: expect.stringContaining("invalid byte sequence"),
+    });
+    expect(broken.splice(0)).toHaveLength(1);
+  });
 });

@@ -16,6 +16,7 @@ const catalogue = {
   "wrong-host": [421, "This server does not answer for that host name"],
   "wrong-origin": [403, "Writes are taken from this server's own pages alone"],
   stopping: [503, "The server is stopping"],
+  "not-kept": [500, "The database cannot keep this"],
   broken: [500, "Something went wrong in the server"],
 } as const;
 
@@ -67,5 +68,9 @@ export const sendProblems =
     if (status !== undefined && status >= 400 && status < 500)
       return new Problem("wrong-form", (error as Error).message).send(response);
     log(error);
+    // what the database says of a value is about that value: a SQLSTATE of its class 22, such as 22021 (PostgreSQL, Appendix A)
+    const { code, message } = error as { code?: unknown; message?: string };
+    if (typeof code === "string" && /^22[0-9A-Z]{3}$/.test(code))
+      return new Problem("not-kept", `${message}. Nothing was changed.`).send(response);
     new Problem("broken", "Nothing was changed. Try again; the server's log has more.").send(response);
   };

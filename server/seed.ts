@@ -1,5 +1,5 @@
 import { readFile, realpath } from "node:fs/promises";
-import { basename } from "node:path";
+import { resolve } from "node:path";
 import { fileURLToPath } from "node:url";
 import { faultLine, type Frame } from "../core/index.js";
 import { readFrame } from "../shape/read.js";
@@ -9,39 +9,63 @@ const demos = ["night-sky", "repair-cafe", "allotment"].map((name) =>
   fileURLToPath(new URL(`../demo/${name}.frame.json`, import.meta.url)),
 );
 
-const readAt = async (file: string, say: (line: string) => void): Promise<Frame | null> => {
-  const text = await readFile(file).catch((error: Error) => {
-    say(`${file} was not opened: ${error.message}`);
-    return null;
-  });
-  if (text === null) return null;
-  const read = readFrame(text);
-  if (read.ok) return read.frame;
-  say(`${basename(file)} cannot be used: ${read.faults.map(faultLine).join("\n  ")}`);
-  return null;
+type Read = { frame: Frame } | { wrong: string };
+
+const readAt = async (file: string): Promise<Read> => {
+  try {
+    const read = readFrame(await readFile(file));
+    if (read.ok) return { frame: read.frame };
+    return { wrong: `${file} cannot be used: ${read.faults.slice(0, 20).map(faultLine).join("\n  ")}` };
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException;
+    const why = code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : message;
+    return { wrong: `${file} cannot be opened: ${why}.` };
+  }
 };
 
 /** Puts the demos on an empty shelf. */
 export const seedDemos = async (store: FrameStore, say: (line: string) => void): Promise<void> => {
   if ((await store.list()).length > 0) return;
   for (const file of demos) {
-    const frame = await readAt(file, say);
-    if (frame) await store.create(frame);
+    const read = await readAt(file);
+    if ("frame" in read) await store.create(read.frame);
+    else say(read.wrong);
   }
+};
+
+/** A frame file that is to be worked on: with its frame, or with what is wrong in it. */
+export interface GivenFile {
+  path: string;
+  read: Read;
+}
+
+export const readFiles = (files: readonly string[]): Promise<GivenFile[]> =>
+  Promise.all(
+    files.map(async (file) => ({ path: await realpath(file).catch(() => resolve(file)), read: await readAt(file) })),
+  );
+
+/** Ends the start where a file cannot be read that no frame was kept in, which is asked by its path; what is wrong in the others is said. */
+export const refuseUnusable = async (
+  files: readonly GivenFile[],
+  isKept: (path: string) => Promise<boolean>,
+  say: (line: string) => void,
+): Promise<void> => {
+  const unusable: string[] = [];
+  for (const { path, read } of files) {
+    if ("frame" in read) continue;
+    if (await isKept(path)) say(read.wrong);
+    else unusable.push(read.wrong);
+  }
+  if (unusable.length) throw new Error(unusable.join("\n"));
 };
 
 /** Opens frame files to work on them as they are: each change goes into the file, and each in the file is taken in. */
 export const openFiles = async (
   store: FrameStore,
-  files: readonly string[],
-  say: (line: string) => void,
+  files: readonly GivenFile[],
 ): Promise<{ path: string; id: string }[]> => {
   const opened: { path: string; id: string }[] = [];
-  for (const file of files) {
-    const frame = await readAt(file, say);
-    const path = await realpath(file).catch(() => null);
-    const id = path === null ? null : await store.keepIn(path, frame);
-    if (path !== null && id !== null) opened.push({ path, id });
-  }
+  for (const { path, read } of files)
+    opened.push({ path, id: await store.keepIn(path, "frame" in read ? read.frame : null) });
   return opened;
 };

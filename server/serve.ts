@@ -1,12 +1,13 @@
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
-import { fileURLToPath } from "node:url";
 import pino from "pino";
 import { createApp } from "./app.js";
-import { openDatabase } from "./database.js";
+import { cleanUp } from "./clean-up.js";
+import { isMade, openDatabase } from "./database.js";
+import { holdFolder } from "./folder/hold.js";
 import { FrameStore } from "./frames/store.js";
-import { holdFolder } from "./lock.js";
-import { openFiles, seedDemos } from "./seed.js";
+import { page, readyPage } from "./page.js";
+import { openFiles, readFiles, refuseUnusable, seedDemos } from "./seed.js";
 
 export interface ServeOptions {
   /** Frame files to work on as they are. */
@@ -25,60 +26,81 @@ export interface Serving {
 }
 
 const cleanEvery = 10 * 60_000;
-const page = fileURLToPath(new URL("../dist/web", import.meta.url));
 
-/** Serves the application until it is told to stop; a stop ends open requests first, then closes the data folder. */
-export const serve = async ({ files, port, host, data, say }: ServeOptions): Promise<Serving> => {
-  const release = await holdFolder(data);
+/** Serves the application until it is told to stop; what it began is ended again when it cannot. */
+export const serve = async (options: ServeOptions): Promise<Serving> => {
+  /** What ends that which was begun, the last one first. */
+  const ends: (() => unknown)[] = [];
+  let ending: Promise<void> | null = null;
+  const stop = () =>
+    (ending ??= (async () => {
+      for (const end of ends.reverse()) await end();
+    })());
+  try {
+    const url = await begin(options, ends, stop);
+    return { url, stop };
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+};
+
+const begin = async (
+  { files, port, host, data, say }: ServeOptions,
+  ends: (() => unknown)[],
+  stop: () => Promise<void>,
+): Promise<string> => {
+  const leave = (code: number) =>
+    void stop().then(
+      () => process.exit(code),
+      () => process.exit(1),
+    );
+  const onLost = () => {
+    process.stderr.write(
+      `The data folder ${data} was taken by another process while this one stood still: it stops.\n`,
+    );
+    leave(1);
+  };
+  const given = await readFiles(files);
+  // where nothing was ever kept, making the folder first would only let the person wait
+  if (!isMade(data)) await refuseUnusable(given, async () => false, say);
+  await readyPage(say);
+  ends.push(await holdFolder(data, say, onLost));
   const database = await openDatabase(data, say);
+  ends.push(() => database.close());
   const store = new FrameStore(database);
+  await refuseUnusable(given, (path) => store.isKept(path), say);
   await seedDemos(store, say);
-  const opened = await openFiles(store, files, say);
+  ends.push(() => store.closeFiles());
+  const opened = await openFiles(store, given);
+
   const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2));
   const app = createApp({ store, hosts: [host], page, log: (error) => log.error(error) });
   const server = createServer(app);
   await new Promise<void>((resolve, reject) => {
     server.once("error", reject);
     server.listen(port, host, resolve);
-  }).catch(async (error: unknown) => {
-    await store.closeFiles();
-    await database.close();
-    await release();
-    throw error;
+  });
+  // open requests are answered first; live connections never end by themselves
+  ends.push(async () => {
+    const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), 500).unref();
+    await closed;
   });
 
-  // the embedded database does not clean up behind updates by itself
   const cleaning = setInterval(() => {
     if (!store.dirty) return;
     store.dirty = false;
-    database.exec("vacuum frames; vacuum revisions;").catch((error: unknown) => log.error(error));
+    cleanUp(database).catch((error: unknown) => log.error(error));
   }, cleanEvery);
   cleaning.unref();
+  ends.push(() => clearInterval(cleaning));
 
-  let stopping: Promise<void> | null = null;
-  const stop = () =>
-    (stopping ??= (async () => {
-      clearInterval(cleaning);
-      const closed = new Promise<void>((resolve) => server.close(() => resolve()));
-      server.closeIdleConnections();
-      // live connections never end by themselves
-      setTimeout(() => server.closeAllConnections(), 500).unref();
-      await closed;
-      await store.closeFiles();
-      await database.close();
-      await release();
-    })());
-  for (const signal of ["SIGTERM", "SIGINT"] as const)
-    process.once(signal, () => {
-      stop().then(
-        () => process.exit(0),
-        () => process.exit(1),
-      );
-    });
-
+  for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, () => leave(0));
   const { port: taken } = server.address() as AddressInfo;
   const url = `http://${host.includes(":") ? `[${host}]` : host === "0.0.0.0" ? "localhost" : host}:${taken}/`;
   say(`Handy Frame is at ${url}`);
   for (const { path, id } of opened) say(`${path} is worked on at ${url}f/${id}/plan`);
-  return { url, stop };
+  return url;
 };

@@ -24,7 +24,7 @@ beforeEach(async () => {
   folder = await mkdtemp(join(tmpdir(), "handy-frame-file-"));
   path = join(folder, "app.frame.json");
   await writeFile(path, writeFrame(tabbed()));
-  id = (await store.keepIn(path, plainFrame(tabbed())))!;
+  id = await store.keepIn(path, plainFrame(tabbed()));
   told = [];
   store.listen((happening) => told.push(happening));
 });

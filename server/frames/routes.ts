@@ -5,6 +5,7 @@ import { createRequest, nameRequest, restoreRequest, saveRequest, type SaveReque
 import { readFrame, readFrameValue } from "../../shape/read.js";
 import { bytesOf, readBody } from "../body.js";
 import { Problem } from "../problem.js";
+import { follow } from "./live.js";
 import type { FrameStore, Head } from "./store.js";
 
 const idOf = (request: Request): string => String(request.params.id);
@@ -107,30 +108,8 @@ export const frameRoutes = (store: FrameStore): Router => {
   // what happens to a frame, as it happens; after a break the browser says which revision it knows
   routes.get("/:id/live", async (request, response) => {
     const id = idOf(request);
-    const head = await store.read(id);
-    response
-      .status(200)
-      .set({ "Content-Type": "text/event-stream", "Cache-Control": "no-store", "X-Accel-Buffering": "no" });
-    const send = (revision: number, data: unknown) =>
-      response.write(`id: ${revision}\ndata: ${JSON.stringify(data)}\n\n`);
     const since = Number(request.headers["last-event-id"] ?? request.query.since);
-    response.write(`retry: 1000\n\n`);
-    if (Number.isInteger(since) && since < head.revision)
-      send(head.revision, {
-        kind: "revisions",
-        frame: id,
-        revision: head.revision,
-        edits: await store.missed(id, since),
-      });
-    const deaf = store.listen((happening) => {
-      if (happening.frame === id) send(happening.revision, happening);
-    });
-    const beat = setInterval(() => response.write(": beat\n\n"), 20_000);
-    beat.unref();
-    response.on("close", () => {
-      clearInterval(beat);
-      deaf();
-    });
+    await follow(store, id, Number.isInteger(since) ? since : null, response);
   });
 
   return routes;

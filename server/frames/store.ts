@@ -56,6 +56,11 @@ export class FrameStore {
     return () => this.listeners.delete(listener);
   }
 
+  /** How many follow what happens. */
+  get listening(): number {
+    return this.listeners.size;
+  }
+
   private tell(happening: Happening): void {
     for (const listener of this.listeners) listener(happening);
   }
@@ -96,11 +101,16 @@ export class FrameStore {
     return { ...head, deleted: row.deleted !== null, file: this.files.get(id)?.state ?? null, keys };
   }
 
-  /** Keeps a frame in a file from now on: the frame that was kept in it before, else a new one made of `frame`. Answers its id; null when there is neither. */
-  async keepIn(path: string, frame: Frame | null): Promise<string | null> {
+  /** Whether a frame was kept in the file before. */
+  async isKept(path: string): Promise<boolean> {
+    return (await rows.findByFile(this.database, path)) !== undefined;
+  }
+
+  /** Keeps a frame in a file from now on: the frame that was kept in it before, else a new one made of `frame`, which must be there then. Answers its id. */
+  async keepIn(path: string, frame: Frame | null): Promise<string> {
     let row = await rows.findByFile(this.database, path);
     if (!row) {
-      if (!frame) return null;
+      if (!frame) throw new Error(`${path} was never kept, and there is no frame to keep in it`);
       const { id, revision } = await this.create(frame);
       await rows.setFile(this.database, id, path, revision);
       row = await this.row(this.database, id);

@@ -1,11 +1,10 @@
-import { PGlite } from "@electric-sql/pglite";
 import { createApp } from "../app.js";
-import { migrate } from "../database.js";
+import { migrate, newPostgres } from "../database.js";
 import { FrameStore } from "../frames/store.js";
 
 /** An application on a database in memory. */
 export const memoryApp = async () => {
-  const database = await PGlite.create();
+  const database = await newPostgres();
   await migrate(database);
   const store = new FrameStore(database);
   const broken: unknown[] = [];
