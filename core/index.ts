@@ -57,6 +57,7 @@ export {
 export { equal } from "./frame/equal.js";
 export { hasRoomToSplit, isLifted, opensOf } from "./frame/opens.js";
 export { faceOf, isThere, tabsOf } from "./frame/faces.js";
+export { called } from "./frame/called.js";
 export { type Fault, faultLine, shown } from "./frame/fault.js";
 export { faultsOf } from "./frame/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
@@ -76,10 +77,11 @@ export { addressFor, fillPattern, type Pattern, patternOf, queryNames, readPatte
 export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
 export type { Forms } from "./edit/draft.js";
 export type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit/edit.js";
-export { type Change, fold, type History, type HistoryEvent } from "./edit/history.js";
+export { carriedOver, type Change, fold, type History, type HistoryEvent } from "./edit/history.js";
 export { editBetween } from "./edit/difference-edit.js";
 export { duplicateOf, freeIdIn } from "./edit/naming.js";
 export type { Part, Planned } from "./edit/part.js";
+export { noRenames, nowNamed, type Renames, thenRenamed } from "./edit/renames.js";
 
 export type { ChangeOfMind, ChangeResult } from "./change/change.js";
 export { changes as changesOfMind } from "./change/table.js";
@@ -155,6 +157,7 @@ export type { Card, PaneHead, PlanLayout, Plate } from "./plan/placed.js";
 export { planSizes } from "./plan/sizes.js";
 export { stepsOf } from "./plan/steps.js";
 
+export { faultSays } from "./says/fault-says.js";
 export { consequenceSays } from "./says/consequence-says.js";
 export { needSays } from "./says/need-says.js";
 export { propertySays } from "./says/property-says.js";

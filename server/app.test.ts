@@ -4,7 +4,7 @@ import { jest } from "@jest/globals";
 import request from "supertest";
 import type { PGlite } from "@electric-sql/pglite";
 import type { Express } from "express";
-import { equal, plainFrame, type Edit } from "../core/index.js";
+import { editBetween, equal, plainFrame, type Edit } from "../core/index.js";
 import { frameOf, screen, stack, tabbed } from "../core/testing/frames.js";
 import { cleanUp } from "./clean-up.js";
 import { memoryApp } from "./testing/server.js";
@@ -121,14 +121,16 @@ describe("saving", () => {
     ).toEqual(["/nodes/c/children/0"]);
     expect((await request(app).get(`${frames}/${id}`)).body.revision).toBe(1);
   });
-  test("a restored revision is the newest, and the one before is still there", async () => {
+  test("an earlier frame put back is a revision like any other, and the one before is still there", async () => {
     const { id } = await create();
     await send(`${frames}/${id}/edits`, saving(title("One"), { kind: "remove", id: "bTab" }), 1).expect(200);
-    const restored = await send(`${frames}/${id}/restore`, { revision: 1 }, 3).expect(200);
+    const now = (await store.read(id)).frame;
+    const { frame: then } = await store.readAt(id, 1);
+    const restored = await send(`${frames}/${id}/edits`, saving(editBetween(now, then)), 3).expect(200);
     expect(restored.body.revision).toBe(4);
-    expect(equal(restored.body.frame, plainFrame(tabbed()))).toBe(true);
+    expect(equal((await store.read(id)).frame, plainFrame(tabbed()))).toBe(true);
     expect((await request(app).get(`${frames}/${id}/revisions/3`)).body.frame.nodes.bTab).toBeUndefined();
-    await send(`${frames}/${id}/restore`, { revision: 99 }, 4).expect(404);
+    await request(app).get(`${frames}/${id}/revisions/99`).expect(404);
   });
   test("revisions far back are read through the snapshots kept on the way", async () => {
     const { id } = await create();

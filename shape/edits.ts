@@ -78,5 +78,4 @@ export const saveRequest = Joi.object({
 }).required();
 
 export const createRequest = Joi.object({ frame: Joi.object().unknown().required() }).required();
-export const restoreRequest = Joi.object({ revision: Joi.number().integer().min(1).required() }).required();
 export const nameRequest = Joi.object({ label: Joi.string().min(1).max(200).required() }).required();

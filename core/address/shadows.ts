@@ -44,7 +44,9 @@ const meeting = (a: ScreenAddress, b: ScreenAddress): { path: string; first: boo
     if (!takes(own, word, a.whole) || !takes(other, word, b.whole)) return null;
     words.push(word);
   }
-  return first === null ? null : { path: `/${words.map(encodeURIComponent).join("/")}`, first };
+  return first === null
+    ? null
+    : { path: `/${words.map((word) => encodeURIComponent(word.toWellFormed())).join("/")}`, first };
 };
 
 /**

@@ -1,3 +1,4 @@
+import { called } from "../frame/called.js";
 import { childrenOf, startOf } from "../frame/defaults.js";
 import { type Fault, shown } from "../frame/fault.js";
 import { indexOf, shareIndex, subtreeOf } from "../frame/frame-index.js";
@@ -10,6 +11,7 @@ import { textFaults } from "../frame/text.js";
 import { Draft, type Forms } from "./draft.js";
 import type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit.js";
 import { Refusal, refuse } from "./refusal.js";
+import type { Renames } from "./renames.js";
 
 export type EditResult =
   | {
@@ -21,7 +23,7 @@ export type EditResult =
       /** The nodes that were added, changed or removed. */
       touched: ReadonlySet<Id>;
       /** The nodes that have another id now, old to new. */
-      renamed: Readonly<Record<Id, Id>>;
+      renamed: Renames;
     }
   | { ok: false; faults: Fault[] };
 
@@ -56,7 +58,7 @@ const known = (draft: Draft, id: Id): Node =>
 const container = (draft: Draft, id: Id): ContainerNode => {
   const node = known(draft, id);
   return node.kind === "screen"
-    ? refuse(["nodes", id], `the screen ${id}`, "a container", "Put it into a stack or a hub.")
+    ? refuse(["nodes", id], `the screen ${called(draft.frame, id)}`, "a container", "Put it into a stack or a hub.")
     : node;
 };
 
@@ -79,7 +81,12 @@ const withChild = (draft: Draft, parent: Id, id: Id, after: Id | null): void => 
   if (node.kind === "pair") {
     const side = node.list === undefined ? "list" : node.detail === undefined ? "detail" : null;
     if (!side)
-      refuse(["nodes", parent], `a third child for the pair ${parent}`, "a list and a detail", "Take one out first.");
+      refuse(
+        ["nodes", parent],
+        `a third child for the pair ${called(draft.frame, parent)}`,
+        "a list and a detail",
+        "Take one out first.",
+      );
     else draft.put(parent, { ...node, [side]: id });
   } else draft.put(parent, startingAs(node, { ...node, children: inserted(node.children, id, after) }));
 };
@@ -115,7 +122,12 @@ const add: Apply<"add"> = (draft, edit) => {
 const remove: Apply<"remove"> = (draft, { id }) => {
   known(draft, id);
   if (id === draft.frame.root)
-    refuse(["root"], `the root ${id}`, "a node other than the root", "The root holds everything else and stays.");
+    refuse(
+      ["root"],
+      `the root ${called(draft.frame, id)}`,
+      "a node other than the root",
+      "The root holds everything else and stays.",
+    );
   const inside = new Set(subtreeOf(draft.frame, id));
   const { parents } = indexOf(draft.frame);
   // what stands elsewhere too stays, and so does what is in that
@@ -165,11 +177,16 @@ const rename: Apply<"rename"> = (draft, { id, to }) => {
 const move: Apply<"move"> = (draft, { id, from, to, after }) => {
   const node = known(draft, id);
   if (id === draft.frame.root)
-    refuse(["root"], `the root ${id}`, "a node other than the root", "The root stands in nothing.");
+    refuse(
+      ["root"],
+      `the root ${called(draft.frame, id)}`,
+      "a node other than the root",
+      "The root stands in nothing.",
+    );
   if (from !== null && !childrenOf(container(draft, from)).includes(id))
     refuse(
       ["nodes", from, "children"],
-      `${id}, which does not stand in ${from}`,
+      `${called(draft.frame, id)}, which does not stand in ${called(draft.frame, from)}`,
       "one of its children",
       "It may have been moved meanwhile.",
     );
@@ -177,14 +194,14 @@ const move: Apply<"move"> = (draft, { id, from, to, after }) => {
     if (subtreeOf(draft.frame, id).includes(to))
       refuse(
         ["nodes", to, "children"],
-        `${id} into ${to}, which stands inside it`,
+        `${called(draft.frame, id)} into ${called(draft.frame, to)}, which stands inside it`,
         "a container outside what is moved",
         "Move it somewhere else.",
       );
     if (from !== to && childrenOf(container(draft, to)).includes(id))
       refuse(
         ["nodes", to, "children"],
-        `${id} into ${to}, where it stands already`,
+        `${called(draft.frame, id)} into ${called(draft.frame, to)}, where it stands already`,
         "a container it is not in",
         "Move it somewhere else.",
       );
@@ -262,7 +279,7 @@ const restore: Apply<"restore"> = (draft, edit) => {
       if (change.drop?.includes("kind") || (change.set?.kind ?? node.kind) !== node.kind)
         refuse(
           ["nodes", id, "kind"],
-          `${id} without its kind`,
+          `${called(draft.frame, id)} without its kind`,
           `the kind ${node.kind}`,
           "Give the whole node instead.",
         );

@@ -29,7 +29,7 @@ describe("edits made at once", () => {
     expect(withoutClashes(theirs, clashes)).toEqual({
       kind: "restore",
       nodes: { a: { set: { title: "Old" }, drop: [] } },
-      fields: { set: {} },
+      fields: { set: {}, drop: [] },
     });
   });
 });

@@ -1,5 +1,5 @@
 import { equal } from "../frame/equal.js";
-import type { Id } from "../frame/types.js";
+import type { Frame, Id } from "../frame/types.js";
 import type { Edit } from "./edit.js";
 
 /** One key that an edit gives a value: of a node, or of the frame itself. */
@@ -26,7 +26,10 @@ const givenBy = (edit: Edit): Given[] => {
               ...(change.drop ?? []).map((key) => ({ node, key, value: undefined })),
             ],
       );
-      const fields = Object.entries(edit.fields?.set ?? {}).map(([key, value]) => ({ node: null, key, value }));
+      const fields = [
+        ...Object.entries(edit.fields?.set ?? {}).map(([key, value]) => ({ node: null, key, value })),
+        ...(edit.fields?.drop ?? []).map((key) => ({ node: null, key, value: undefined })),
+      ];
       // children come together by themselves
       return [...nodes.filter(({ key }) => key !== "children"), ...fields];
     }
@@ -83,8 +86,22 @@ export const withoutClashes = (edit: Edit, clashes: readonly Clash[]): Edit | nu
             },
       ]),
     );
-    const fields = one.fields && { ...one.fields, set: kept(null, one.fields.set) };
-    return { kind: "restore", nodes, ...(fields && { fields }) };
+    const fields = one.fields && {
+      set: kept(null, one.fields.set),
+      drop: (one.fields.drop ?? []).filter((key) => stays({ node: null, key })),
+    };
+    return { ...one, nodes, ...(fields && { fields }) };
   };
   return strip(edit);
+};
+
+/** What is put back without the keys of nodes that are not there any more; null when nothing of it is left. */
+export const withoutGone = (edit: Edit, frame: Frame): Edit | null => {
+  if (edit.kind !== "restore" || !edit.nodes) return edit;
+  const all = Object.entries(edit.nodes);
+  const there = all.filter(([id, change]) => "node" in change || Object.hasOwn(frame.nodes, id));
+  if (there.length === all.length) return edit;
+  const { nodes: _, ...rest } = edit;
+  if (there.length === 0 && !rest.fields) return null;
+  return { ...rest, ...(there.length > 0 && { nodes: Object.fromEntries(there) }) };
 };

@@ -6,6 +6,7 @@ import type { Frame, FrameField, Id, Node } from "../frame/types.js";
 import { plainField, plainNode } from "../frame/write.js";
 import type { NodeChange, PatchOperation, RestoreEdit } from "./edit.js";
 import { Refusal, refuse } from "./refusal.js";
+import { noRenames, type Renames, thenRenamed } from "./renames.js";
 
 type Values = Record<string, unknown>;
 
@@ -35,7 +36,8 @@ export class Draft {
   readonly before: Frame;
   private readonly nodesBefore = new Map<Id, Node | undefined>();
   private ownNodes: Record<Id, Node> | null = null;
-  private readonly names = new Map<Id, Id>();
+  /** Which nodes have another id by this. */
+  renames: Renames = noRenames;
 
   constructor(
     frame: Frame,
@@ -74,14 +76,7 @@ export class Draft {
 
   /** Remembers that a node has another id now. */
   renamed(from: Id, to: Id): void {
-    const first = [...this.names].find(([, now]) => now === from)?.[0] ?? from;
-    if (first === to) this.names.delete(first);
-    else this.names.set(first, to);
-  }
-
-  /** The ids that were given to nodes in place of others, by the old ones. */
-  get renames(): Readonly<Record<Id, Id>> {
-    return Object.fromEntries(this.names);
+    this.renames = thenRenamed(this.renames, { [from]: to });
   }
 
   drop(id: Id): void {
@@ -119,12 +114,12 @@ export class Draft {
       }
     }
     const fields = this.fieldChange(this.frame, this.before);
-    const renamed = Object.fromEntries([...this.names].map(([from, to]) => [to, from]));
+    const renamed = Object.fromEntries(Object.entries(this.renames).map(([from, to]) => [to, from]));
     return {
       kind: "restore",
       ...(Object.keys(nodes).length && { nodes }),
       ...(fields && { fields }),
-      ...(this.names.size && { renamed }),
+      ...(Object.keys(renamed).length && { renamed }),
     };
   }
 

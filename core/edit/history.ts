@@ -1,5 +1,6 @@
 import type { Frame } from "../frame/types.js";
 import { applySoundly, type EditResult } from "./apply.js";
+import { clashesOf, withoutClashes, withoutGone } from "./clash.js";
 import type { Edit } from "./edit.js";
 
 /** One change that was made, with what takes it back. */
@@ -16,9 +17,8 @@ export interface History {
   undone: readonly Change[];
 }
 
-/** What is done to a history: an edit is made, or the last is undone or redone, or a change from elsewhere comes in. */
-export type HistoryEvent =
-  { do: "edit"; edit: Edit; label: string } | { do: "undo" } | { do: "redo" } | { do: "elsewhere"; edit: Edit };
+/** What is done to a history: an edit is made, or the last is undone or redone. */
+export type HistoryEvent = { do: "edit"; edit: Edit; label: string } | { do: "undo" } | { do: "redo" };
 
 export type HistoryResult =
   | { ok: true; history: History; edit: Edit; label: string; result: Extract<EditResult, { ok: true }> }
@@ -36,30 +36,52 @@ const nothing = (what: string): HistoryResult => ({
   ],
 });
 
+/** The list up to the last change that can be made on the frame and does something there: what is offered is what will be done. */
+const upToUsable = (frame: Frame, changes: readonly Change[], side: "edit" | "inverse"): readonly Change[] => {
+  const last = changes.findLastIndex((change) => {
+    const result = applySoundly(frame, change[side]);
+    return result.ok && result.patches.length > 0;
+  });
+  return last === changes.length - 1 ? changes : changes.slice(0, last + 1);
+};
+
+const usable = ({ frame, done, undone }: History): History => ({
+  frame,
+  done: upToUsable(frame, done, "inverse"),
+  undone: upToUsable(frame, undone, "edit"),
+});
+
 /** The next history; undo and redo are edits themselves, so that they can be sent and kept like any other. */
 export const fold = (history: History, event: HistoryEvent): HistoryResult => {
   const { done, undone } = history;
   const last = event.do === "undo" ? done.at(-1) : event.do === "redo" ? undone.at(-1) : undefined;
-  if (!last && (event.do === "undo" || event.do === "redo")) return nothing(event.do);
+  if (!last && event.do !== "edit") return nothing(event.do);
   const edit = event.do === "undo" ? last!.inverse : event.do === "redo" ? last!.edit : event.edit;
   const label =
-    event.do === "undo"
-      ? `Undo: ${last!.label}`
-      : event.do === "redo"
-        ? `Redo: ${last!.label}`
-        : event.do === "edit"
-          ? event.label
-          : "";
+    event.do === "undo" ? `Undo: ${last!.label}` : event.do === "redo" ? `Redo: ${last!.label}` : event.label;
   const result = applySoundly(history.frame, edit);
   if (!result.ok) return result;
   const { frame, inverse } = result;
   const next: History =
     event.do === "undo"
-      ? { frame, done: done.slice(0, -1), undone: [...undone, { ...last!, edit: inverse }] }
+      ? usable({ frame, done: done.slice(0, -1), undone: [...undone, { ...last!, edit: inverse }] })
       : event.do === "redo"
-        ? { frame, done: [...done, { ...last!, inverse }], undone: undone.slice(0, -1) }
-        : event.do === "edit"
-          ? { frame, done: [...done, { label, edit, inverse }], undone: [] }
-          : { ...history, frame };
+        ? usable({ frame, done: [...done, { ...last!, inverse }], undone: undone.slice(0, -1) })
+        : { frame, done: [...done, { label, edit, inverse }], undone: [] };
   return { ok: true, history: next, edit, label, result };
+};
+
+/**
+ * The history on a frame that others changed by `theirs`: what they gave a value since is not taken back by an undo of one's
+ * own, and what cannot be undone or redone any more is not offered.
+ */
+export const carriedOver = (history: History, frame: Frame, theirs: readonly Edit[]): History => {
+  const left = (changes: readonly Change[], side: "edit" | "inverse"): Change[] =>
+    changes.flatMap((change) => {
+      const clashes = clashesOf(change[side], theirs);
+      const stripped = clashes.length ? withoutClashes(change[side], clashes) : change[side];
+      const there = stripped && withoutGone(stripped, frame);
+      return there ? [there === change[side] ? change : { ...change, [side]: there }] : [];
+    });
+  return usable({ frame, done: left(history.done, "inverse"), undone: left(history.undone, "edit") });
 };

@@ -1,4 +1,5 @@
 import { readPattern } from "../address/pattern.js";
+import { called } from "./called.js";
 import { bandsOf, childrenOf, factsOf, factValues, targetsOf } from "./defaults.js";
 import { type Fault, shown } from "./fault.js";
 import { indexOf, mostDepth } from "./frame-index.js";
@@ -155,6 +156,7 @@ const childFaults = (frame: Frame, report: Report, id: Id, node: Exclude<Node, S
   const at = ["nodes", id];
   const children = childrenOf(node);
   const { parents } = indexOf(frame);
+  const name = (node: Id): string => called(frame, node);
   const where = (i: number): At =>
     node.kind === "pair" ? [...at, i === 0 ? "list" : "detail"] : [...at, "children", i];
 
@@ -163,7 +165,7 @@ const childFaults = (frame: Frame, report: Report, id: Id, node: Exclude<Node, S
       pointer: node.kind === "pair" ? pointer(...at) : pointer(...at, "children"),
       received: node.kind === "pair" ? "a pair without both its sides" : "no children, so no start",
       expected: node.kind === "pair" ? "a list and a detail" : "at least one child to start with",
-      remedy: `Put a screen into ${id}, or take ${id} out.`,
+      remedy: `Put a screen into ${name(id)}, or take it out.`,
     });
   if (node.kind !== "pair") {
     repeats(report, [...at, "children"], children, "child");
@@ -173,7 +175,7 @@ const childFaults = (frame: Frame, report: Report, id: Id, node: Exclude<Node, S
         report({
           pointer: pointer(...at, key),
           received: shown(named),
-          expected: `one of its children ${shown(children.join(", "), 80)}`,
+          expected: `one of its children ${shown(children.map(name).join(", "), 80)}`,
           remedy: `Name one of them, or leave ${key} out for the first.`,
         });
     }
@@ -186,14 +188,14 @@ const childFaults = (frame: Frame, report: Report, id: Id, node: Exclude<Node, S
     if (child === frame.root)
       report({
         pointer: pointer(...where(i)),
-        received: `the root ${shown(child)}`,
+        received: `the root ${name(child)}`,
         expected: "a node other than the root",
         remedy: "The root contains all the others and stands in nothing: take it out here.",
       });
     else if (others.length > 0 && !(screen && [id, ...others].every((parent) => frame.nodes[parent]?.kind === "stack")))
       report({
         pointer: pointer(...where(i)),
-        received: `${shown(child)}, which stands in ${others.join(", ")} too`,
+        received: `${name(child)}, which stands in ${others.map(name).join(", ")} too`,
         expected: screen ? "a shared screen only in stacks" : "each container in one place",
         remedy: `Leave it in one place${screen ? ", or let all its places be stacks" : ""}.`,
       });
@@ -210,7 +212,13 @@ const loopFaults = (frame: Frame, report: Report, id: Id): void => {
       if (at === id)
         report({
           pointer: pointer("nodes", id, "children"),
-          received: `a loop: ${shown([...seen].reverse().join(" in "), 80)}`,
+          received: `a loop: ${shown(
+            [...seen]
+              .reverse()
+              .map((id) => called(frame, id))
+              .join(" in "),
+            80,
+          )}`,
           expected: "no container inside itself",
           remedy: "Take one of them out of the other.",
         });
@@ -227,7 +235,7 @@ const commonFaults = (frame: Frame, report: Report, id: Id, node: Node): void =>
   if (node.tab && parents.length > 0 && !parents.some((parent) => frame.nodes[parent]?.kind === "hub"))
     report({
       pointer: pointer(...at, "tab"),
-      received: `a tab in ${parents.join(", ")}`,
+      received: `a tab in ${parents.map((parent) => called(frame, parent)).join(", ")}`,
       expected: "tab only on a child of a hub",
       remedy: "Take tab out, or put the node into a hub.",
     });
@@ -277,10 +285,10 @@ interface Claim {
   text: string;
 }
 
-const clash = (report: Report, own: Claim, other: Claim): void =>
+const clash = (frame: Frame, report: Report, own: Claim, other: Claim): void =>
   report({
     pointer: pointer("nodes", own.id, ...own.at),
-    received: `${own.text}, which matches the same addresses as ${other.text} of ${other.id}`,
+    received: `${own.text}, which matches the same addresses as ${other.text} of ${called(frame, other.id)}`,
     expected: "an address that leads to one screen",
     remedy: "Give one of the two a word of its own.",
   });
@@ -305,7 +313,7 @@ const clashFaults = (frame: Frame, report: Report, touched?: ReadonlySet<Id>): v
         const first = held.get(shape);
         if (!first) holds && held.set(shape, claim);
         else if (first.id !== id || first.text !== claim.text)
-          touched && !touched.has(id) ? clash(report, first, claim) : clash(report, claim, first);
+          touched && !touched.has(id) ? clash(frame, report, first, claim) : clash(frame, report, claim, first);
       }
     }
   };

@@ -1,7 +1,9 @@
+import { equal } from "../frame/equal.js";
 import type { Fault } from "../frame/fault.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
+import { needsAbove, type Unmet } from "./needs.js";
 import { screensUnder, takeWay, type Way, waysIn, waysOut } from "./ways.js";
 
 /** What a change does to one node, as a person would see it. */
@@ -22,6 +24,8 @@ export interface Consequences {
   broken: Way[];
   /** It stands in no container now, so nothing can open it. */
   loose: boolean;
+  /** What it, or a container around it, needs now and did not before; and what it needs no more. */
+  needs: { added: Unmet[]; dropped: Unmet[] };
 }
 
 interface Look {
@@ -40,6 +44,14 @@ const sameLook = (a: Look, b: Look): boolean =>
   a.tab === b.tab &&
   a.overlay === b.overlay &&
   a.back.join() === b.back.join();
+
+const needsBetween = (before: Frame, after: Frame, id: Id): Consequences["needs"] => {
+  const needsIn = (frame: Frame) => (frame.nodes[id] ? needsAbove(frame, id) : []);
+  const [was, is] = [needsIn(before), needsIn(after)];
+  const without = (all: Unmet[], others: Unmet[]) =>
+    all.filter(({ need }) => !others.some((other) => equal(other.need, need)));
+  return { added: without(is, was), dropped: without(was, is) };
+};
 
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
 export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, faults: Fault[] = []): Consequences => {
@@ -86,5 +98,6 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
     changed,
     broken,
     loose: after.nodes[id] !== undefined && !isAttached(after, id),
+    needs: needsBetween(before, after, id),
   };
 };

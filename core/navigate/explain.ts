@@ -1,8 +1,10 @@
 import { keepOf, overOf, startOf } from "../frame/defaults.js";
+import { isAttached } from "../frame/frame-index.js";
 import type { Frame, HubNode, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, NavigationEvent } from "./events.js";
 import { focusPath, type Lens, topOf } from "./focus.js";
+import { isMet, needsAbove, needWords } from "./needs.js";
 import { screensLaid } from "./outcome.js";
 import { nameOf, plainName } from "./run.js";
 import { isHub, isStuck, type State } from "./state.js";
@@ -29,7 +31,9 @@ const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
   if (was.length === 0 && is.length > 0) return " The bar is back.";
   const dimmed = is.find((bar) => bar.inert && !was.some((other) => other.hub === bar.hub && other.inert));
   if (dimmed) return ` The ${dimmed.face} is dimmed: nothing beneath can be touched.`;
-  return is.length > 0 ? ` The ${is.at(-1)!.face} stays.` : "";
+  const usable = is.findLast((bar) => !bar.inert);
+  if (usable) return ` The ${usable.face} stays.`;
+  return is.length > 0 ? ` The ${is.at(-1)!.face} beneath stays dimmed.` : "";
 };
 
 const overlayWord = {
@@ -165,20 +169,40 @@ const drawerSays = (frame: Frame, was: Id | null, is: Id | null): string =>
     ? `The drawer of ${nameOf(frame, was!)} was closed.`
     : `The drawer of ${nameOf(frame, is)} is open: until it closes, nothing beside it can be touched.`;
 
-/** What a change of the frame made of a device that shows it: where it is now, and what became of the bars. */
-export const explainEdit = (before: Frame, frame: Frame, view: View, was: State, is: State): string[] => {
+/** Why a screen that a device showed is not shown any more on the frame as it is now. */
+const goneSays = ({ frame }: Lens, id: Id, facts: State["facts"]): string => {
+  if (!Object.hasOwn(frame.nodes, id)) return "what the device showed is no longer there";
+  const name = plainName(frame, id);
+  if (!isAttached(frame, id)) return `${name} stands in no container any more`;
+  const unmet = needsAbove(frame, id).find(({ need }) => !isMet(facts, need));
+  if (!unmet) return `${name} cannot be shown where it stood`;
+  const who = unmet.id === id ? name : `${plainName(frame, unmet.id)} around ${name}`;
+  return `${who} needs ${needWords(frame, unmet.need)}, which is not so here`;
+};
+
+/** What a change of the frame made of a device that shows it: where it is now, and what became of the bars. `renamed` has the ids that are others now. */
+export const explainEdit = (
+  before: Frame,
+  frame: Frame,
+  view: View,
+  was: State,
+  is: State,
+  renamed: Readonly<Record<Id, Id>> = {},
+): string[] => {
   if (is.outside || isStuck(is) || isStuck(was)) return [];
   const [then, now] = [
     { frame: before, view },
     { frame, view },
   ];
   const [stoodOn, standsOn] = [topOf(then, was.root), topOf(now, is.root)];
+  const nowCalled = (id: Id | undefined) => (id !== undefined && Object.hasOwn(renamed, id) ? renamed[id] : id);
   const place = focusPath(now, is.root).at(-2)?.node;
   const bars = barsSay(now, barsOf(then, was), is);
   const name = topName(now, is);
-  if (stoodOn.node !== standsOn.node && stoodOn.key !== standsOn.key)
-    return [`The frame changed: what the device showed is no longer there, so it is on ${name}.${bars}`];
-  if (place !== undefined && place !== focusPath(then, was.root).at(-2)?.node)
+  const stood = nowCalled(stoodOn.node)!;
+  if (stood !== standsOn.node && stoodOn.key !== standsOn.key)
+    return [`The frame changed: ${goneSays(now, stood, is.facts)}, so it is on ${name}.${bars}`];
+  if (place !== undefined && place !== nowCalled(focusPath(then, was.root).at(-2)?.node))
     return [`The frame changed: ${name} stands in ${nameOf(frame, place)} now.${bars}`];
   return [`The frame changed, and the device kept its place on ${name}.${bars}`];
 };

@@ -5,6 +5,8 @@ import { childrenOf } from "../frame/defaults.js";
 import { arrange } from "../arrange/arrange.js";
 import { equal } from "../frame/equal.js";
 import { faultsOf } from "../frame/faults.js";
+import { thenRenamed } from "../edit/renames.js";
+import { plainFrame } from "../frame/write.js";
 import type { Frame } from "../frame/types.js";
 import { type View, viewOf } from "../frame/view.js";
 import { targetOfLink } from "../address/addresses.js";
@@ -148,7 +150,7 @@ describe("laws of the engine, over random frames and random events", () => {
             const was = now;
             const before = topOf({ frame: was, view }, state.root).node;
             now = result.frame;
-            state = refit(was, now, view, state, edit.kind === "rename" ? { [edit.id]: edit.to } : {});
+            state = refit(was, now, view, state, result.renamed);
             expect(wrong(now, state)).toBeNull();
             if ((edit.kind === "set" && edit.key !== "opens") || edit.kind === "setFrame")
               expect(topOf({ frame: now, view }, state.root).node).toBe(before);
@@ -202,9 +204,13 @@ describe("laws of edits, over random frames and random edits", () => {
           const result = applySoundly(now, edit);
           if (!result.ok) continue;
           expect(faultsOf(result.frame)).toEqual([]);
+          // in memory it is what would be written
+          expect(equal(result.frame, plainFrame(result.frame))).toBe(true);
           const undone = applySoundly(result.frame, result.inverse);
           if (!undone.ok) throw new Error(JSON.stringify(undone.faults));
           expect(equal(undone.frame, before)).toBe(true);
+          // what showed a node goes on showing it, through both
+          expect(thenRenamed(result.renamed, undone.renamed)).toEqual({});
           const redone = applySoundly(undone.frame, undone.inverse);
           expect(redone.ok && equal(redone.frame, result.frame)).toBe(true);
           inverses.push(result.inverse);

@@ -26,6 +26,8 @@ export const derivedOuter = (inner: Id, within: Within, taken: (id: Id) => boole
 export interface Built {
   nodes: Record<Id, Node>;
   tops: Id[];
+  /** What the outermost lines name: those that nothing of the list leads to. */
+  heads: Id[];
 }
 
 export type BuildResult = { ok: true; built: Built } | { ok: false; faults: OutlineFault[] };
@@ -80,10 +82,12 @@ class Builder {
     }
   }
 
-  build(lines: readonly OutlineLine[], within: Within): Id[] {
+  build(lines: readonly OutlineLine[], within: Within): Pick<Built, "tops" | "heads"> {
     this.name(lines, within);
     this.settle();
-    return this.inside(lines, within);
+    const tops: Id[] = [];
+    const heads = this.inside(lines, within, null, tops);
+    return { tops, heads };
   }
 
   private finalIds(line: OutlineLine): { outer: Id; inner: Id } {
@@ -91,20 +95,20 @@ class Builder {
     return { outer: this.final.get(outer)!, inner: this.final.get(inner)! };
   }
 
-  /** The children that lines make in what they stand in, behind those there; `opener` is the screen that gets the ways to them. */
-  private inside(
-    lines: readonly OutlineLine[],
-    within: Within,
-    opener: Id | null = null,
-    children: Id[] = opener === null ? [] : [opener],
-  ): Id[] {
+  /**
+   * Makes what lines name, behind the children of what they stand in, and answers it; what is further in stands there too. A
+   * line is led to from the screen it is beneath, `opener`, and from nowhere else.
+   */
+  private inside(lines: readonly OutlineLine[], within: Within, opener: Id | null, children: Id[]): Id[] {
+    const own: Id[] = [];
     for (const line of lines) {
       const id = this.one(line, within, children);
       if (id === null) continue;
+      own.push(id);
       if (opener !== null) this.lead(opener, id);
       if (kindOf(line, within) === "screen") this.inside(line.lines, within, id, children);
     }
-    return children;
+    return own;
   }
 
   private nodeAt(id: Id): Node | undefined {
@@ -172,7 +176,9 @@ class Builder {
       this.nodes[inner] = covers ? withDone(titled) : titled;
       const stack: StackNode = { kind: "stack", ...common, children: [inner] };
       this.nodes[outer] = stack;
-      this.nodes[outer] = { ...stack, children: this.inside(line.lines, "stack", inner) };
+      const inStack = [inner];
+      this.inside(line.lines, "stack", inner, inStack);
+      this.nodes[outer] = { ...stack, children: inStack };
       return outer;
     }
     this.nodes[outer] = this.container(line, kind, common);
@@ -180,7 +186,8 @@ class Builder {
   }
 
   private container(line: OutlineLine, kind: "hub" | "pair" | "stack", common: object): ContainerNode {
-    const children = this.inside(line.lines, kind);
+    const children: Id[] = [];
+    this.inside(line.lines, kind, null, children);
     if (kind === "stack") return { kind, ...common, children };
     if (kind === "hub") {
       const starts = line.lines.findIndex((child) => child.start);
@@ -240,10 +247,10 @@ class Builder {
 /** Makes nodes of lines for a place in a frame (null: a frame of their own), under ids that are free in it. */
 export const buildLines = (lines: readonly OutlineLine[], within: Within, frame: Frame | null): BuildResult => {
   const builder = new Builder(frame);
-  const tops = builder.build(lines, within);
+  const made = builder.build(lines, within);
   return builder.faults.length
     ? { ok: false, faults: builder.faults.sort((a, b) => a.line - b.line) }
-    : { ok: true, built: { nodes: builder.nodes, tops } };
+    : { ok: true, built: { nodes: builder.nodes, ...made } };
 };
 
 /** A whole frame of lines: they stand in its root. */

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { applySoundly } from "../edit/apply.js";
 import { faultsOf } from "../frame/faults.js";
+import { eachLead } from "../frame/references.js";
 import type { Frame, HubNode, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
 import { exploredOf } from "../navigate/ways.js";
@@ -136,6 +137,53 @@ describe("a list put into a frame", () => {
     expect((nodes.deep as ScreenNode).actions?.map(({ do: act }) => act)).toContainEqual({ kind: "open", to: "form" });
     expect((nodes.deep as ScreenNode).body).toMatchObject({ opens: "note" });
     expect((nodes.aTab as StackNode).children).toEqual(["a", "item", "deep", "note", "form"]);
+  });
+});
+
+describe("the ways of a list", () => {
+  const frame = plainFrame(tabbed());
+  /** Every way of what a list made, as `from → to`; those there were before left out. */
+  const waysOf = (text: string, opener: string | null): string[] => {
+    const result = pasteLines(frame, linesOf(text), { parent: "aTab", after: "a", opener });
+    if (!result.ok) throw new Error(JSON.stringify(result.faults));
+    const applied = applySoundly(frame, result.edit);
+    if (!applied.ok) throw new Error(JSON.stringify(applied.faults));
+    return Object.entries(applied.frame.nodes).flatMap(([from, node]) => {
+      const ways: string[] = [];
+      eachLead(node, (to) => to in result.built.nodes && ways.push(`${from} → ${to}`));
+      return ways;
+    });
+  };
+  test("lead to a line from the one it is beneath, and from nowhere else", () => {
+    expect(waysOf("A\n  B\n    C2\n", "a").sort()).toEqual(["a → a2", "a2 → b2", "b2 → c2"]);
+    expect(waysOf("Log /log\n  Entry /log/:entry\n    Edit /log/:entry/edit\n", "deep").sort()).toEqual([
+      "deep → log",
+      "entry → edit",
+      "log → entry",
+    ]);
+    expect(waysOf("A\n  B\n", null)).toEqual(["a2 → b2"]);
+    expect(waysOf("Flow > ^fullscreen\n  One\n    Two\nNote\n", "a").sort()).toEqual([
+      "a → flowStack",
+      "a → note",
+      "flow → one",
+      "one → two",
+    ]);
+  });
+  test("are one for each line, whatever the list", () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(3), { minLength: 1, maxLength: 12 }), (steps) => {
+        // every line at most one further in than the one before
+        let depth = 0;
+        const depths = steps.map((step, i) => (depth = i === 0 ? 0 : Math.min(depth + 1, step)));
+        const text = depths.map((deep, i) => `${"  ".repeat(deep)}Line ${i}\n`).join("");
+        const expected = depths.map((deep, i) => {
+          const above = depths.findLastIndex((other, j) => j < i && other === deep - 1);
+          return `${deep === 0 ? "a" : `line${above}`} → line${i}`;
+        });
+        expect(waysOf(text, "a").sort()).toEqual(expected.sort());
+      }),
+      { numRuns: 200 },
+    );
   });
 });
 

@@ -14,9 +14,9 @@ export interface Place {
 
 export type PasteResult = { ok: true; edit: Edit; built: Built } | { ok: false; faults: OutlineFault[] };
 
-const withWaysFrom = (frame: Frame, opener: Id, { nodes, tops }: Built): Edit[] => {
+const withWaysFrom = (frame: Frame, opener: Id, { nodes, heads }: Built): Edit[] => {
   const before = frame.nodes[opener] as ScreenNode;
-  const after = tops.reduce((screen, to) => withWay(screen, to, nodes[to] ?? frame.nodes[to]!), before);
+  const after = heads.reduce((screen, to) => withWay(screen, to, nodes[to] ?? frame.nodes[to]!), before);
   return (["body", "actions"] as const)
     .filter((key) => after[key] !== before[key])
     .map((key) => ({ kind: "set", node: opener, key, value: after[key] }));

@@ -1,6 +1,9 @@
 import type { Frame } from "../frame/types.js";
+import type { View } from "../frame/view.js";
 import type { Consequences } from "../navigate/consequences.js";
+import { needWords } from "../navigate/needs.js";
 import { plainName } from "../navigate/run.js";
+import { needSays } from "./need-says.js";
 
 const ways = (count: number): string => `${count} ${count === 1 ? "way" : "ways"} in`;
 
@@ -13,11 +16,16 @@ const overlaySays = {
 } as const;
 
 /** What a change does to a node, in a few words each, the gravest first; empty when nothing a person sees is other than before. */
-export const consequenceSays = (frame: Frame, consequences: Consequences): string[] => {
-  const { faults, bars, tab, header, overlay, back, changed, broken, loose } = consequences;
+export const consequenceSays = (frame: Frame, view: View, consequences: Consequences): string[] => {
+  const { faults, bars, tab, header, overlay, back, changed, broken, loose, needs } = consequences;
   if (faults.length) return [faults[0]!.received, faults[0]!.remedy];
   const name = (id: string): string => (id === "exit" ? "out" : id === "stay" ? "nowhere" : plainName(frame, id));
   const said: string[] = [];
+  for (const { id, need } of needs.added) {
+    const i = frame.nodes[id]?.needs?.indexOf(need) ?? -1;
+    said.push(`needs ${needWords(frame, need)} now`, ...(i >= 0 ? [needSays(frame, view, id, i)] : []));
+  }
+  for (const { need } of needs.dropped) said.push(`needs ${needWords(frame, need)} no more`);
   if (!loose && overlay.before !== overlay.after) said.push(overlaySays[overlay.after ?? "push"]);
   if (!loose && bars.before !== bars.after) said.push(bars.after ? "the bar shows here" : "the bar is covered here");
   if (!loose && tab.before !== null && tab.after !== null && tab.before !== tab.after)

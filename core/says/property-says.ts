@@ -24,7 +24,7 @@ import type { State } from "../navigate/state.js";
 import { factsFor, landed } from "../navigate/standpoint.js";
 import { step } from "../navigate/step.js";
 import { waysIn } from "../navigate/ways.js";
-import { actionSays, list, losesBar, overlayWord } from "./words.js";
+import { actionSays, barWords, list, losesBar, overlayWord } from "./words.js";
 
 /** What a node is asked about: with what it comes to when it is opened in the view, or null when that cannot be run. */
 interface Asked<N extends Node = Node> {
@@ -63,6 +63,8 @@ const coverSays = (frame: Frame, id: Id, snapshot: Snapshot, before: readonly { 
     return `${overlayWord[overlay.opens]} over ${over}${bar}`;
   }
   if (usable) return `pushed, the ${usable.face} stays`;
+  const beneath = barWords(snapshot);
+  if (beneath) return `pushed, ${beneath}`;
   const gone = before.at(-1);
   return gone ? `pushed, ${losesBar(snapshot)} the ${gone.face}` : "pushed";
 };
@@ -113,6 +115,7 @@ const bars: Says = ({ frame, id, node, shown }) => {
   if (!shown) return "";
   if (shown.snapshot.overlay?.node === id) return "an overlay hides no bar: it covers or dims it";
   const around = shown.snapshot.bars;
+  if (around.length > 0 && around.every((bar) => bar.inert)) return "inside an overlay: the bar lies dimmed beneath";
   const seen = around.findLast((bar) => bar.face === "bar" || bar.face === "top");
   if (node.bars === "hide") {
     const stays = around.at(-1);

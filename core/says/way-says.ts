@@ -2,7 +2,7 @@ import { isAttached } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { takeWay, type Way } from "../navigate/ways.js";
-import { losesBar, overlayWord } from "./words.js";
+import { barWords, losesBar, overlayWord } from "./words.js";
 
 /** What taking a way does to what can be seen, in a few words: worked out by taking it. */
 export const waySays = (frame: Frame, view: View, way: Way): string => {
@@ -13,6 +13,6 @@ export const waySays = (frame: Frame, view: View, way: Way): string => {
   const changed = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";
   if (overlay) return `${changed}${overlayWord[overlay.opens]}`;
   if (shown.length > 1 && top !== null) return `${changed}beside its list`;
-  const seen = bars.findLast((bar) => bar.face !== "drawer");
-  return `${changed}${seen ? `the ${seen.face} stays` : bars.length ? "no bar in sight" : `${losesBar(taken.snapshot)} the bar`}`;
+  const seen = barWords(taken.snapshot);
+  return `${changed}${seen ?? (bars.length ? "no bar in sight" : `${losesBar(taken.snapshot)} the bar`)}`;
 };

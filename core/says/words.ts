@@ -18,6 +18,14 @@ export const overlayWord = {
 export const losesBar = ({ tabs }: Pick<Snapshot, "tabs">): "hides" | "covers" =>
   Object.keys(tabs).length > 0 ? "hides" : "covers";
 
+/** The bar that a person sees and can use, or that lies beneath what is over it. */
+export const barWords = ({ bars }: Pick<Snapshot, "bars">): string | null => {
+  const usable = bars.findLast((bar) => !bar.inert && (bar.face !== "drawer" || bar.open));
+  if (usable) return `the ${usable.face} stays`;
+  const dimmed = bars.findLast((bar) => bar.inert && bar.face !== "drawer");
+  return dimmed ? `the ${dimmed.face} stays dimmed` : null;
+};
+
 /** Where something limited by `only` is there, in words; empty for everywhere. */
 export const onlySays = (frame: Frame, only: Only | undefined): string => {
   if (!only) return "";

@@ -1,7 +1,6 @@
 import { Router, type Request, type Response } from "express";
-import { randomUUID } from "node:crypto";
 import { type Frame, writeFrame } from "../../core/index.js";
-import { createRequest, nameRequest, restoreRequest, saveRequest, type SaveRequest } from "../../shape/edits.js";
+import { createRequest, nameRequest, saveRequest, type SaveRequest } from "../../shape/edits.js";
 import { readFrame, readFrameValue } from "../../shape/read.js";
 import { bytesOf, readBody } from "../body.js";
 import { Problem } from "../problem.js";
@@ -86,13 +85,6 @@ export const frameRoutes = (store: FrameStore): Router => {
     const { label } = readBody<{ label: string }>(request, nameRequest);
     await store.nameRevision(idOf(request), numberOf(request.params.number, "revision"), label);
     response.status(204).end();
-  });
-
-  routes.post("/:id/restore", async (request, response) => {
-    const on = matchOf(request);
-    const { revision } = readBody<{ revision: number }>(request, restoreRequest);
-    const head = await store.restore(idOf(request), on, revision, randomUUID());
-    response.set("ETag", etag(head)).json(head);
   });
 
   routes.delete("/:id", async (request, response) => {

@@ -121,7 +121,7 @@ export class FrameStore {
       path,
       {
         head: () => this.read(id),
-        save: (on, edits) => this.commit(id, on, edits, applyChecked),
+        save: (on, edits) => this.commit(id, on, edits),
         inStep: (revision) => rows.setFile(this.database, id, path, revision),
         tell: (state) =>
           this.tell({ kind: "file", frame: id, revision: this.heads.get(id)?.revision ?? 0, file: state }),
@@ -169,12 +169,12 @@ export class FrameStore {
   }
 
   /** Applies edits made on a revision; on another one than the newest, nothing is done and what was missed is said. */
-  save(id: string, on: number, edits: SaveRequest["edits"], apply: typeof applyEdit = applyChecked): Promise<Head> {
-    const change = () => this.commit(id, on, edits, apply);
+  save(id: string, on: number, edits: SaveRequest["edits"]): Promise<Head> {
+    const change = () => this.commit(id, on, edits);
     return this.files.get(id)?.around(change) ?? change();
   }
 
-  private async commit(id: string, on: number, edits: SaveRequest["edits"], apply: typeof applyEdit): Promise<Head> {
+  private async commit(id: string, on: number, edits: SaveRequest["edits"]): Promise<Head> {
     const saved = await this.database.transaction(async (sql) => {
       const row = await this.row(sql, id, true);
       if (row.deleted) throw new Problem("no-frame", `${id} was deleted. It can be brought back from the shelf.`);
@@ -189,7 +189,7 @@ export class FrameStore {
         );
       let { frame, revision } = await this.head(sql, row);
       for (const { key, label, edit } of edits) {
-        const result = apply(frame, edit);
+        const result = applyChecked(frame, edit);
         if (!result.ok) throw new Problem("edit-refused", `${label}: nothing was changed.`, { faults: result.faults });
         frame = result.frame;
         revision += 1;
@@ -204,13 +204,6 @@ export class FrameStore {
     const told = edits.map(({ key, label, edit }, i) => ({ number: on + 1 + i, key, label, edit }));
     this.tell({ kind: "revisions", frame: id, revision: saved.revision, edits: told });
     return saved;
-  }
-
-  /** Makes an earlier revision the newest one. */
-  async restore(id: string, on: number, revision: number, key: string): Promise<Head> {
-    const { frame } = await this.readAt(id, revision);
-    const edit: Edit = { kind: "replace", frame };
-    return this.save(id, on, [{ key, label: `Restore revision ${revision}`, edit }], applyEdit);
   }
 
   async revisions(id: string, before: number, most: number): Promise<rows.RevisionRow[]> {

@@ -7,11 +7,13 @@ import { OpenFrame } from "../data/session.js";
 import { framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
 import { later, loadAhead } from "../parts/later.js";
+import { Part } from "../parts/part.js";
 import { Plan } from "../places/plan/plan.js";
 import { Notices } from "./notices.js";
-import { OpenFrameProvider, useFollowing } from "./open-frame.js";
+import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
 import { useChosenInAddress } from "./place.js";
-import { isPlace, type PlaceId, usePlace } from "./places.js";
+import { isPlace, type PlaceId, places, usePlace } from "./places.js";
+import { Said } from "./said.js";
 import { TopLine } from "./top-line.js";
 import { useUndoKeys } from "./undo-keys.js";
 import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
@@ -93,13 +95,23 @@ function Workplace() {
   const { place: asked } = useParams();
   const [at] = usePlace();
   const place = useMemo(() => shown[at], [at]);
+  const placeName = places.find(({ id }) => id === at)?.label ?? at;
+  const frame = useSession((session) => session.frame);
   if (!isPlace(asked)) return <Navigate to={`../plan${location.search}`} relative="path" replace />;
   return (
     <div className="flex h-dvh min-w-0 flex-col bg-page">
-      <TopLine />
-      <Notices />
+      <Part name="The line on top" of={frame}>
+        <TopLine />
+      </Part>
+      <Part name="What is told here" of={frame}>
+        <Notices />
+        {/* on the plan it is told by the bench, where one works */}
+        {at !== "plan" && <Said />}
+      </Part>
       <div className="flex min-h-0 grow">
-        <Suspense fallback={<div className="grow" />}>{place}</Suspense>
+        <Part name={`The place ${placeName}`} of={frame} className="grow">
+          <Suspense fallback={<div className="grow" />}>{place}</Suspense>
+        </Part>
         {folded ? (
           <div className="flex w-11 shrink-0 flex-col items-center border-l border-ink pt-2.5">
             <Button
@@ -110,7 +122,9 @@ function Workplace() {
             />
           </div>
         ) : (
-          <Companion onFold={() => setFolded(true)} />
+          <Part name="The device" of={frame} className="w-80 shrink-0 border-l border-ink">
+            <Companion onFold={() => setFolded(true)} />
+          </Part>
         )}
       </div>
     </div>

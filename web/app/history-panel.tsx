@@ -31,7 +31,7 @@ function Revisions({ onClose }: { onClose: () => void }) {
   const opened = useOpenFrame();
   const id = useSession((session) => session.id);
   const revision = useSession((session) => session.revision);
-  const sync = useSession((session) => session.sync);
+  const waiting = useSession((session) => session.waiting);
   const [most, setMost] = useState(100);
   const { data, error, mutate } = useRevisions(id, revision, most);
   const [naming, setNaming] = useState<number | null>(null);
@@ -47,11 +47,10 @@ function Revisions({ onClose }: { onClose: () => void }) {
   };
   const restore = (number: number) =>
     attempt(
-      request<HeadAnswer>(`${framePath(id)}/restore`, {
-        method: "POST",
-        match: revision,
-        body: { revision: number },
-      }).then(onClose),
+      request<HeadAnswer>(`${framePath(id)}/revisions/${number}`).then(({ frame }) => {
+        opened.restore(frame, number);
+        onClose();
+      }),
     );
   const name = (number: number, label: string) =>
     attempt(
@@ -96,8 +95,8 @@ function Revisions({ onClose }: { onClose: () => void }) {
               >
                 Compare
               </Button>
-              <Button disabled={row.number === revision || sync !== "saved"} onClick={() => void restore(row.number)}>
-                {row.number === revision ? "Newest" : "Restore"}
+              <Button disabled={row.number === revision && waiting === 0} onClick={() => void restore(row.number)}>
+                {row.number === revision && waiting === 0 ? "Newest" : "Restore"}
               </Button>
             </div>
             {compared === row.number && (

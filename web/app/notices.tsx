@@ -4,6 +4,7 @@ import { Button } from "../parts/button.js";
 import { useSession } from "./open-frame.js";
 import { later } from "../parts/later.js";
 
+const AsideList = later(() => import("./aside-list.js"));
 const ClashList = later(() => import("./clash-list.js"));
 const FileTrouble = later(() => import("./file-trouble.js"));
 
@@ -13,6 +14,7 @@ export function Notices() {
   const deleted = useSession((session) => session.deleted);
   const file = useSession((session) => session.file);
   const clashes = useSession((session) => session.clashes);
+  const aside = useSession((session) => session.aside);
   return (
     <>
       {deleted && (
@@ -23,6 +25,7 @@ export function Notices() {
       )}
       <Suspense fallback={null}>
         {file && file.is !== "in step" && <FileTrouble file={file} />}
+        {aside.length > 0 && <AsideList aside={aside} />}
         {clashes.length > 0 && <ClashList clashes={clashes} />}
       </Suspense>
     </>

@@ -3,6 +3,7 @@ import { addressesOf, addressOf, linkTo, targetOfLink, topOf } from "../../core/
 import { useOpenFrame, useSession } from "../app/open-frame.js";
 import { recentIn, remember } from "../app/recent.js";
 import { Button } from "../parts/button.js";
+import { copyText } from "../parts/copy-text.js";
 
 /** Links longer than this are followed, and not remembered. */
 const mostKept = 2000;
@@ -43,11 +44,8 @@ export function AddressLine() {
   };
   const copy = async () => {
     const whole = linkTo(frame.address, link);
-    try {
-      await navigator.clipboard.writeText(whole);
-    } catch {
+    if (!(await copyText(whole)))
       return opened.say("fault", `The browser does not let the page copy. The link is ${whole.slice(0, 200)}`);
-    }
     setCopied(true);
     setTimeout(() => setCopied(false), 1500);
   };

@@ -1,5 +1,4 @@
 import {
-  type Edit,
   explain,
   explainEdit,
   factsOf,
@@ -9,7 +8,9 @@ import {
   launch,
   nameOf,
   type NavigationEvent,
+  noRenames,
   refit,
+  type Renames,
   routeTo,
   type State,
   type Step,
@@ -59,17 +60,11 @@ export const withEvent = (frame: Frame, device: Device, event: NavigationEvent):
   };
 };
 
-/** The ids an edit renames, old to new. */
-const namesOf = (edit: Edit | null): Record<Id, Id> => {
-  if (edit?.kind === "rename") return { [edit.id]: edit.to };
-  return edit?.kind === "batch" ? Object.assign({}, ...edit.edits.map(namesOf)) : {};
-};
-
-/** The device on a frame that was edited: it keeps its place as far as that exists. */
-export const withFrame = (frame: Frame, device: Device, edit: Edit | null, before?: Frame): Device => {
+/** The device on a frame that was edited: it keeps its place as far as that exists, also under another id. */
+export const withFrame = (frame: Frame, device: Device, renamed: Renames = noRenames, before?: Frame): Device => {
   const view = viewOf(frame, device.view);
-  const at: Step = { state: refit(before ?? frame, frame, view, device.at.state, namesOf(edit)), moves: [], notes: [] };
-  const reasons = before ? explainEdit(before, frame, view, device.at.state, at.state) : [];
+  const at: Step = { state: refit(before ?? frame, frame, view, device.at.state, renamed), moves: [], notes: [] };
+  const reasons = before ? explainEdit(before, frame, view, device.at.state, at.state, renamed) : [];
   return { view, at, reasons: reasons.length ? reasons : device.reasons };
 };
 

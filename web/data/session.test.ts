@@ -1,4 +1,5 @@
-import { type Edit, equal, plainFrame } from "../../core/index.js";
+import fc from "fast-check";
+import { type Edit, editBetween, equal, type Frame, plainFrame, topOf, writeFrame } from "../../core/index.js";
 import { pick, tabbed, tap } from "../../core/testing/frames.js";
 import { OpenFrame } from "./session.js";
 import { Live, type Sent, Server, standIn, type Storage } from "./testing/fake-server.js";
@@ -21,6 +22,13 @@ const elsewhere = (edit: Edit, key = `other${server.revision}`) => {
   server.apply({ key, label: "elsewhere", edit });
   return server.kept.at(-1)!;
 };
+/** An edit made in another window, told here at once. */
+const told = (edit: Edit) => {
+  const edits = [elsewhere(edit)];
+  Live.last!.onmessage!({ data: JSON.stringify({ kind: "revisions", frame: "x", revision: server.revision, edits }) });
+};
+const offered = () => [now().history.done.at(-1)?.label, now().history.undone.at(-1)?.label];
+const top = () => topOf({ frame: now().frame, view: now().device.view }, now().device.at.state.root);
 
 beforeEach(() => {
   server = new Server();
@@ -159,12 +167,223 @@ describe("without the server", () => {
     await settled();
     expect(server.frame.nodes.c!.title).toBe("See");
   });
-  test("what the server refuses is said, and what it has is shown", async () => {
-    server.refusing = true;
-    opened.edit(title("See"), "Call it See");
-    await settled();
-    expect(now().message?.text).toMatch("Not kept: Call it See.");
-    expect(now()).toMatchObject({ waiting: 0 });
-    expect(now().frame.nodes.c!.title).toBeUndefined();
+});
+
+describe("an edit that the server cannot store", () => {
+  const added = (id: string): Edit => ({
+    kind: "add",
+    nodes: { [id]: { kind: "screen" } },
+    top: id,
+    parent: "aTab",
+    after: "a",
   });
+  test.each([
+    ["refuses", 422, 1],
+    ["fails at", 500, 3],
+  ])(
+    "as it %s it, is set aside with the reason, and all others are sent",
+    async (_, status, tries) => {
+      server.refuses = ({ label }) => (label === "Bad" ? status : null);
+      let asked = 0;
+      const counting = server.refuses;
+      server.refuses = (sent) => {
+        if (sent.label === "Bad") asked += 1;
+        return counting(sent);
+      };
+      opened.edit(title("Before"), "Before");
+      opened.edit(added("bad"), "Bad");
+      opened.edit(title("On it", "bad"), "Builds on it");
+      opened.edit(title("After", "b"), "After");
+      for (let i = 0; i < 500 && now().waiting > 0; i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+      expect(now().sync).toBe("saved");
+      expect(asked).toBeGreaterThanOrEqual(tries);
+      expect(server.frame.nodes).toMatchObject({ c: { title: "Before" }, b: { title: "After" } });
+      expect(equal(now().frame, server.frame)).toBe(true);
+      expect(now().aside.map(({ label, why }) => [label, why])).toEqual([
+        ["Bad", "It cannot be kept. There is a reason."],
+        ["Builds on it", "It builds on “Bad”, which the server could not store."],
+      ]);
+      expect(offered()).toEqual(["After", undefined]);
+      // it outlives the page, and is made again once that goes
+      close();
+      open();
+      expect(now().aside).toHaveLength(2);
+      server.refuses = () => null;
+      opened.tryAgain(now().aside[0]!);
+      opened.tryAgain(now().aside[0]!);
+      await settled();
+      expect(server.frame.nodes.bad).toMatchObject({ title: "On it" });
+      expect(now().aside).toEqual([]);
+    },
+    20_000,
+  );
+  test("of a frame that was deleted waits until it is brought back", async () => {
+    server.refuses = () => 404;
+    opened.edit(title("See"), "Call it See");
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    expect(now()).toMatchObject({ deleted: true, waiting: 1, frame: { nodes: { c: { title: "See" } } } });
+    server.refuses = () => null;
+    Live.last!.onmessage!({ data: JSON.stringify({ kind: "back", frame: "x", revision: 1 }) });
+    for (let i = 0; i < 300 && now().waiting > 0; i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+    expect(server.frame.nodes.c!.title).toBe("See");
+  });
+});
+
+describe("undo says what it will undo and does it, or is not offered", () => {
+  test("after an earlier revision was restored here: the restore itself comes first", () => {
+    const first = now().frame;
+    opened.edit(title("One"), "One");
+    opened.edit(title("Two", "b"), "Two");
+    opened.restore(first, 1);
+    expect(equal(now().frame, first)).toBe(true);
+    expect(offered()).toEqual(["Restore revision 1", undefined]);
+    opened.undo();
+    expect(now().frame.nodes).toMatchObject({ c: { title: "One" }, b: { title: "Two" } });
+    expect(offered()).toEqual(["Two", "Restore revision 1"]);
+    opened.undo();
+    opened.undo();
+    expect(offered()[0]).toBeUndefined();
+    opened.restore(now().frame, 1);
+    expect(now().message).toEqual({ tone: "plain", text: "The frame is as it was at revision 1 already." });
+  });
+  test("after a restore in another window: what it took back is not offered, what it left is", async () => {
+    const first = now().frame;
+    opened.edit(title("Kept", "deep"), "Kept");
+    await settled();
+    const second = now().frame;
+    opened.edit(title("One"), "One");
+    opened.edit(title("Two", "b"), "Two");
+    await settled();
+    told(editBetween(now().frame, second));
+    expect(offered()).toEqual(["Kept", undefined]);
+    opened.undo();
+    expect(equal(now().frame, first)).toBe(true);
+    expect(offered()).toEqual([undefined, "Kept"]);
+  });
+  test("after edits from another window: what they wrote since is not taken back", async () => {
+    opened.edit(title("Mine", "b"), "Mine first");
+    opened.edit({ kind: "batch", edits: [title("Mine"), title("Mine too", "deep")] }, "Mine on two");
+    await settled();
+    told(title("Theirs"));
+    expect(offered()[0]).toBe("Mine on two");
+    opened.undo();
+    expect(now().frame.nodes.c!.title).toBe("Theirs");
+    expect(now().frame.nodes.deep!.title).toBe("Deep");
+    opened.redo();
+    expect(now().frame.nodes).toMatchObject({ c: { title: "Theirs" }, deep: { title: "Mine too" } });
+    told({ kind: "remove", id: "deep" });
+    expect(offered()).toEqual(["Mine first", undefined]);
+    told(title("Theirs", "b"));
+    expect(offered()).toEqual([undefined, undefined]);
+  });
+  test("after a reload: only what was made since", async () => {
+    opened.edit(title("One"), "One");
+    await settled();
+    close();
+    open();
+    expect(offered()).toEqual([undefined, undefined]);
+    server.away = true;
+    opened.edit(title("Two"), "Two");
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    close();
+    server.away = false;
+    open();
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    // what had not been sent is made here again
+    expect(offered()).toEqual(["Two", undefined]);
+    opened.undo();
+    expect(now().frame.nodes.c!.title).toBe("One");
+  });
+  test("whatever was done in whichever order: an undo that is offered changes something, and takes it back", () => {
+    const id = fc.constantFrom("a", "b", "c", "deep", "item");
+    const anyTitle = fc.record({ id, value: fc.constantFrom("x", "y", "z") });
+    const act = fc.oneof(
+      {
+        weight: 4,
+        arbitrary: anyTitle.map(
+          ({ id, value }) =>
+            () =>
+              void opened.edit(title(value, id), value),
+        ),
+      },
+      {
+        weight: 2,
+        arbitrary: anyTitle.map(
+          ({ id, value }) =>
+            () =>
+              told(title(value, id)),
+        ),
+      },
+      { weight: 1, arbitrary: id.map((node) => () => void opened.edit({ kind: "remove", id: node }, "gone")) },
+      { weight: 1, arbitrary: fc.constant(() => opened.restore(plainFrame(tabbed()), 1)) },
+      { weight: 2, arbitrary: fc.constant(() => opened.undo()) },
+      { weight: 1, arbitrary: fc.constant(() => opened.redo()) },
+    );
+    fc.assert(
+      fc.property(fc.array(act, { minLength: 3, maxLength: 20 }), (acts) => {
+        close();
+        server = new Server();
+        standIn(server);
+        open();
+        for (const each of acts) {
+          each();
+          const before = now();
+          if (before.history.done.length === 0) continue;
+          opened.undo();
+          expect(now().message).toBeNull();
+          expect(now().frame).not.toBe(before.frame);
+          opened.redo();
+          expect(equal(now().frame, before.frame)).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe("the device stays where it was under an id that is another now", () => {
+  const rename: Edit = { kind: "rename", id: "deep", to: "deeper" };
+  beforeEach(() => {
+    opened.send(pick(2));
+    opened.send(tap("deep"));
+    opened.send({ do: "scroll", to: 40 });
+    opened.choose({ id: "deep", parent: "aTab" });
+  });
+  const isThere = (id: string) => {
+    expect(top()).toMatchObject({ node: id, ui: { scroll: 40 } });
+    expect(now().chosen).toEqual({ id, parent: "aTab" });
+  };
+  test("through a rename, its undo and its redo", () => {
+    opened.edit(rename, "Rename");
+    isThere("deeper");
+    opened.undo();
+    isThere("deep");
+    opened.redo();
+    isThere("deeper");
+  });
+  test("through renames in another window, and their undo there", () => {
+    const before = server.frame;
+    told({ kind: "batch", edits: [rename, { kind: "rename", id: "aTab", to: "first" }] });
+    expect(top()).toMatchObject({ node: "deeper", ui: { scroll: 40 } });
+    expect(now().chosen).toEqual({ id: "deeper", parent: "first" });
+    told({ ...editBetween(server.frame, before), renamed: { deeper: "deep", first: "aTab" } });
+    isThere("deep");
+    // one that the server had while the connection was gone is told edit by edit too
+    elsewhere(rename);
+    Live.last!.onmessage!({
+      data: JSON.stringify({ kind: "revisions", revision: server.revision, edits: server.kept.slice(-1) }),
+    });
+    isThere("deeper");
+  });
+});
+
+test("a frame is in memory as it would be written, so that saving it unchanged is no change", () => {
+  const targets = [
+    { id: "touch", label: "Phone", systemBack: true, edgeSwipe: false },
+    { id: "swipe", label: "Swipe-back phone", systemBack: false, edgeSwipe: true },
+  ];
+  opened.edit({ kind: "setFrame", key: "targets", value: targets }, "Add a target");
+  expect(now().frame.targets![0]).toEqual({ id: "touch", label: "Phone" });
+  const written = JSON.parse(writeFrame(now().frame)) as Frame;
+  expect(editBetween(now().frame, written)).toEqual({ kind: "restore" });
 });

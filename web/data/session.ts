@@ -1,26 +1,32 @@
 import {
+  carriedOver,
   type Clash,
   type Edit,
+  editBetween,
   type Fault,
-  faultLine,
+  faultSays,
   fold,
   type Frame,
   type History,
   type HistoryEvent,
   type Id,
   type NavigationEvent,
+  noRenames,
+  nowNamed,
   type Part,
+  type Renames,
   type View,
   withoutClashes,
   landed,
   type Trial,
 } from "../../core/index.js";
+import { type Aside, keepAside, readAside } from "./aside.js";
 import { type Device, lastingFacts, linkedDevice, newDevice, putOn, withEvent, withFrame } from "./device.js";
 import { External } from "./external.js";
 import { newKey } from "./key.js";
 import type { HeadAnswer } from "./shelf.js";
 import { keepStored, readStored } from "./storage.js";
-import { type Standing, Sync } from "./sync.js";
+import { type Standing, Sync, type Theirs } from "./sync.js";
 
 /** Something to tell the person: what happened, and what was kept. */
 export interface Message {
@@ -46,6 +52,8 @@ export interface Session extends Standing {
   message: Message | null;
   /** What was written here and elsewhere at once, until one of both is chosen. */
   clashes: readonly Clash[];
+  /** Edits that the server could not store, until the person has seen to them. */
+  aside: readonly Aside[];
   device: Device;
   chosen: Chosen | null;
   /** What is chosen with it. */
@@ -85,6 +93,7 @@ export class OpenFrame {
       deleted: head.deleted ?? false,
       file: head.file ?? null,
       clashes: readStored<Clash[]>("local", clashKey(id)) ?? [],
+      aside: readAside(id),
       device,
       chosen: null,
       others: noOthers,
@@ -93,7 +102,7 @@ export class OpenFrame {
     });
     this.sync = new Sync(head, {
       stand: (change) => this.external.set(change),
-      show: (frame) => this.show(frame),
+      show: (frame, theirs) => this.show(frame, theirs),
       again: ({ key, label, edit }) => void this.fold({ do: "edit", edit, label }, key),
       dropped: (edit, left, clashes) => this.forget(edit, left, clashes),
       clashed: (found) => {
@@ -101,6 +110,7 @@ export class OpenFrame {
         const last = new Map([...this.now.clashes, ...found].map((clash) => [`${clash.node} ${clash.key}`, clash]));
         this.keepClashes([...last.values()]);
       },
+      aside: (edits) => this.keepAside([...this.now.aside, ...edits]),
       fault: (text) => this.say("fault", text),
     });
   }
@@ -111,11 +121,11 @@ export class OpenFrame {
     const left = readStored<Device["at"]["state"]>("session", deviceKey(id));
     if (!left) return device;
     try {
-      return withFrame(
-        frame,
-        { ...device, at: { state: left, moves: [], notes: [] }, reasons: ["As this window left it."] },
-        null,
-      );
+      return withFrame(frame, {
+        ...device,
+        at: { state: left, moves: [], notes: [] },
+        reasons: ["As this window left it."],
+      });
     } catch {
       return device;
     }
@@ -148,20 +158,30 @@ export class OpenFrame {
   private fold(event: HistoryEvent, key = newKey()): Fault[] | null {
     const { history, device } = this.now;
     const folded = fold(history, event);
-    if (!folded.ok) {
-      this.say("fault", faultLine(folded.faults[0]!));
-      return folded.faults;
-    }
-    if (folded.result.patches.length === 0) return null;
+    if (!folded.ok) return folded.faults;
+    const { patches, renamed } = folded.result;
+    if (patches.length === 0) return null;
     const { frame } = folded.history;
     this.external.set({
       frame,
       history: folded.history,
-      device: withFrame(frame, device, folded.edit, history.frame),
+      device: withFrame(frame, device, renamed, history.frame),
       message: null,
+      ...this.chosenAs(renamed),
     });
     this.sync.push({ key, label: folded.label, edit: folded.edit });
     return null;
+  }
+
+  /** What is chosen, under the ids that it has now. */
+  private chosenAs(renamed: Renames): Partial<Pick<Session, "chosen" | "others">> {
+    if (renamed === noRenames || Object.keys(renamed).length === 0) return {};
+    const now = ({ id, parent }: Chosen): Chosen => ({
+      id: nowNamed(id, renamed),
+      parent: parent && nowNamed(parent, renamed),
+    });
+    const { chosen, others } = this.now;
+    return { chosen: chosen && now(chosen), others: others.map(now) };
   }
 
   /** Shows something of the whole frame on the bench; null goes back to what is chosen. */
@@ -178,17 +198,35 @@ export class OpenFrame {
     this.external.set({ chosen, others, panel: staying.includes(panel) ? panel : null });
   }
 
-  /** Makes an edit; answers the faults that forbid it, which are told too, or null. */
+  /** Makes an edit; answers the faults that forbid it, or null: for who tells them where the person is. */
+  attempt(edit: Edit, label: string): Fault[] | null {
+    return this.fold({ do: "edit", edit, label: label.slice(0, 200).toWellFormed() });
+  }
+
+  /** The same, and the faults are told above the page. */
   edit(edit: Edit, label: string): Fault[] | null {
-    return this.fold({ do: "edit", edit, label: label.slice(0, 200) });
+    const faults = this.attempt(edit, label);
+    this.tell(faults);
+    return faults;
   }
 
   undo(): void {
-    if (this.now.history.done.length) this.fold({ do: "undo" });
+    if (this.now.history.done.length) this.tell(this.fold({ do: "undo" }));
   }
 
   redo(): void {
-    if (this.now.history.undone.length) this.fold({ do: "redo" });
+    if (this.now.history.undone.length) this.tell(this.fold({ do: "redo" }));
+  }
+
+  private tell(faults: Fault[] | null): void {
+    if (faults) this.say("fault", faultSays(this.now.frame, faults[0]!));
+  }
+
+  /** Makes the frame what it was at a revision: a change like any other, so that it can be undone. Says so if it is that already. */
+  restore(frame: Frame, number: number): void {
+    const edit = editBetween(this.now.frame, frame);
+    if (edit.nodes || edit.fields) this.edit(edit, `Restore revision ${number}`);
+    else this.say("plain", `The frame is as it was at revision ${number} already.`);
   }
 
   /** An event on the device; on one of another target, if that is named: the state is the same on all. */
@@ -231,16 +269,35 @@ export class OpenFrame {
 
   setView(given: Partial<View>): void {
     const { frame, device } = this.now;
-    this.external.set({ device: withFrame(frame, { ...device, view: { ...device.view, ...given } }, null) });
+    this.external.set({ device: withFrame(frame, { ...device, view: { ...device.view, ...given } }) });
   }
 
-  private show(frame: Frame): void {
+  private show(frame: Frame, theirs: Theirs | null): void {
     const { history, device } = this.now;
+    if (frame === history.frame) return;
+    const { edits, renamed } = theirs ?? { edits: [editBetween(history.frame, frame)], renamed: noRenames };
     this.external.set({
       frame,
-      history: { ...history, frame },
-      device: withFrame(frame, device, null, history.frame),
+      history: carriedOver(history, frame, edits),
+      device: withFrame(frame, device, renamed, history.frame),
+      ...this.chosenAs(renamed),
     });
+  }
+
+  /** Makes an edit again that the server could not store; it is set aside once more if that is so still. */
+  tryAgain(aside: Aside): void {
+    const faults = this.edit(aside.edit, aside.label);
+    if (!faults) this.letGo(aside);
+  }
+
+  /** Forgets an edit that was set aside. */
+  letGo(aside: Aside): void {
+    this.keepAside(this.now.aside.filter((each) => each !== aside));
+  }
+
+  private keepAside(aside: readonly Aside[]): void {
+    keepAside(this.now.id, aside);
+    this.external.set({ aside });
   }
 
   /** Chooses one of two values that were written at once. */

@@ -3,10 +3,14 @@ import {
   type Clash,
   clashesOf,
   type Edit,
-  faultLine,
+  faultSays,
   type Frame,
+  noRenames,
+  type Renames,
+  thenRenamed,
   withoutClashes,
 } from "../../core/index.js";
+import type { Aside } from "./aside.js";
 import type { FileState } from "./file.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
@@ -40,15 +44,24 @@ export interface Standing {
   file: FileState | null;
 }
 
+/** What others did to the frame. */
+export interface Theirs {
+  edits: readonly Edit[];
+  /** The nodes that have another id by that. */
+  renamed: Renames;
+}
+
 /** Whoever shows the frame: it is told of what others did, and of what became of its own edits. */
 export interface SyncHost {
   stand: (change: Partial<Standing>) => void;
-  /** The frame with what others did under what waits. */
-  show: (frame: Frame) => void;
+  /** The frame with what others did under what waits; null where it is not known what that was. */
+  show: (frame: Frame, theirs: Theirs | null) => void;
   /** What a window left unsent that is gone is made here again; its key stays. */
   again: (queued: Queued) => void;
   /** An edit was not made as it was: `left` is what is left of it, without the clashes; null is nothing. */
   dropped: (edit: Edit, left: Edit | null, clashes: readonly Clash[]) => void;
+  /** Edits that the server could not store are not in the frame any more: they are for the person to see to. */
+  aside: (edits: readonly Aside[]) => void;
   /** Values that were written here and elsewhere at once. */
   clashed: (clashes: readonly Clash[]) => void;
   fault: (text: string) => void;
@@ -58,6 +71,13 @@ const applied = (frame: Frame, edit: Edit): Frame | null => {
   const result = applySoundly(frame, edit);
   return result.ok ? result.frame : null;
 };
+
+/** Edits sent at once. */
+const mostAtOnce = 100;
+/** An edit that the server fails at is tried so many times in all. */
+const mostTries = 3;
+const problemSays = (frame: Frame, { title, detail, faults }: ProblemError): string =>
+  [`${title}.`, detail, faults[0] ? faultSays(frame, faults[0]) : ""].filter(Boolean).join(" ");
 
 /** Keeps one window and the server in step: sends what waits, hears what others do, and puts the one on top of the other. */
 export class Sync {
@@ -69,6 +89,9 @@ export class Sync {
   private sending = false;
   /** What was told while edits were on their way. */
   private readonly unheard: { revision: number; edits: readonly Missed[] }[] = [];
+  /** Once the server failed at several, they are sent one by one until the one is found. */
+  private atOnce = mostAtOnce;
+  private tries = 0;
   private retryAfter = 1000;
   private retry: ReturnType<typeof setTimeout> | undefined;
   private live: EventSource | null = null;
@@ -122,10 +145,10 @@ export class Sync {
     this.host.stand({ sync: state });
   }
 
-  private show(frame: Frame, revision: number): void {
+  private show(frame: Frame, revision: number, theirs: Theirs | null): void {
     this.revision = revision;
     this.host.stand({ revision });
-    this.host.show(frame);
+    this.host.show(frame, theirs);
   }
 
   /** Goes on with what windows left unsent that are gone, as after a reload. */
@@ -165,13 +188,13 @@ export class Sync {
       const head = await request<HeadAnswer>(this.path);
       this.retryAfter = 1000;
       this.host.stand({ deleted: head.deleted ?? false, file: head.file ?? null });
-      if (this.queue.length === 0 && head.revision !== this.revision) this.adopt(head);
+      // what is newer comes by the live connection, edit by edit; where the server went back there is nothing to come
+      if (this.queue.length === 0 && head.revision < this.revision) this.adopt(head);
       if (!this.live || this.live.readyState === EventSource.CLOSED) this.listen();
       this.stand(this.queue.length ? "saving" : "saved");
       void this.flush();
     } catch (error) {
-      if (error instanceof ProblemError && error.status !== 0)
-        return this.host.fault(`${error.title}. ${error.detail}`);
+      if (error instanceof ProblemError && error.status !== 0) this.host.fault(problemSays(this.base, error));
       if (!this.closed) this.away();
     }
   }
@@ -186,7 +209,7 @@ export class Sync {
   private async flush(): Promise<void> {
     if (this.sending || this.queue.length === 0 || this.closed) return;
     this.sending = true;
-    const edits = this.queue.slice(0, 100);
+    const edits = this.queue.slice(0, this.atOnce);
     try {
       const answer = await request<{ revision: number }>(`${this.path}/edits`, {
         method: "POST",
@@ -194,11 +217,12 @@ export class Sync {
         body: { edits },
       });
       this.retryAfter = 1000;
+      this.tries = 0;
       this.settle(answer.revision, edits);
       if (this.state === "away") this.stand("saved");
       this.queued(this.queue.filter((queued) => !edits.includes(queued)));
     } catch (error) {
-      await this.failed(error as Error);
+      await this.failed(error as Error, edits);
     } finally {
       this.sending = false;
     }
@@ -206,18 +230,45 @@ export class Sync {
     if (this.queue.length && this.state !== "away") void this.flush();
   }
 
-  private async failed(error: Error): Promise<void> {
+  private async failed(error: Error, edits: readonly Queued[]): Promise<void> {
     if (!(error instanceof ProblemError)) throw error;
-    if (error.status === 0 || error.status >= 500) return this.away();
+    if (error.status === 0) return this.away();
     if (error.status === 412) return this.rebase(Number(error.body.revision), (error.body.missed ?? []) as Missed[]);
-    // the server refuses what the same core allowed here: what it has is what counts
-    const head = await request<HeadAnswer>(this.path).catch(() => null);
-    const lost = this.queue.map(({ label }) => label).join(", ");
-    this.queued([]);
-    if (head) this.adopt(head);
-    this.host.fault(
-      `${error.title}: ${error.detail} ${error.faults[0] ? faultLine(error.faults[0]) : ""} Not kept: ${lost}.`,
-    );
+    // a deleted frame takes no edits: they wait until it is brought back
+    if (error.status === 404) {
+      this.host.stand({ deleted: true });
+      return this.away();
+    }
+    const [first] = edits;
+    if (edits.length > 1) {
+      this.atOnce = 1;
+      return;
+    }
+    this.tries += 1;
+    if (error.status >= 500 && this.tries < mostTries) {
+      this.host.fault(`The server cannot store “${first!.label}”. ${problemSays(this.base, error)} It is tried again.`);
+      return new Promise((resolve) => setTimeout(resolve, 400 * this.tries));
+    }
+    this.tries = 0;
+    this.atOnce = mostAtOnce;
+    this.setAside(first!, problemSays(this.base, error));
+  }
+
+  /** Goes on without an edit, and without those that built on it: none is lost, and none stands in the way of the rest. */
+  private setAside(queued: Queued, why: string): void {
+    const aside: Aside[] = [{ ...queued, why }];
+    let frame = this.base;
+    const queue = this.queue.filter((each) => {
+      if (each === queued) return false;
+      const next = applied(frame, each.edit);
+      if (next) frame = next;
+      else aside.push({ ...each, why: `It builds on “${queued.label}”, which the server could not store.` });
+      return next !== null;
+    });
+    for (const { edit } of aside) this.host.dropped(edit, null, []);
+    this.host.aside(aside);
+    this.show(frame, this.revision, { edits: [], renamed: noRenames });
+    this.queued(queue);
   }
 
   private settle(revision: number, edits: readonly Queued[]): void {
@@ -228,7 +279,7 @@ export class Sync {
 
   private adopt({ frame, revision }: HeadAnswer): void {
     this.base = frame;
-    this.show(frame, revision);
+    this.show(frame, revision, null);
   }
 
   /** Edits made elsewhere, as they happen. Our own come back here too and are known by their keys. */
@@ -237,7 +288,8 @@ export class Sync {
     // the answer on its way comes first: it may say this too, or have come before it
     if (this.sending) return void this.unheard.push({ revision, edits });
     const news = edits.filter(({ number }) => number > this.revision);
-    if (news[0] && news[0].number !== this.revision + 1) return void this.reach();
+    // some are missing: it is asked for all since the revision that is known
+    if (news[0] && news[0].number !== this.revision + 1) return this.listen();
     this.rebase(revision, news);
     void this.flush();
   }
@@ -262,7 +314,13 @@ export class Sync {
   private rebase(revision: number, missed: readonly Missed[]): void {
     const arrived = new Set(missed.map(({ key }) => key));
     const own = new Set(this.queue.map(({ key }) => key));
-    for (const { edit } of missed) this.base = applied(this.base, edit) ?? this.base;
+    let renamed = noRenames;
+    for (const { key, edit } of missed) {
+      const result = applySoundly(this.base, edit);
+      if (!result.ok) continue;
+      this.base = result.frame;
+      if (!own.has(key)) renamed = thenRenamed(renamed, result.renamed);
+    }
     let frame = this.base;
     const clashes: string[] = [];
     this.queue = this.queue.filter(({ key }) => !arrived.has(key));
@@ -276,7 +334,7 @@ export class Sync {
       }
       return next !== null;
     });
-    this.show(frame, revision);
+    this.show(frame, revision, { edits: others.map(({ edit }) => edit), renamed });
     this.queued(queue);
     if (clashes.length)
       this.host.fault(`Another window changed the same place. Not kept: ${clashes.join(", ")}. Everything else is.`);

@@ -12,6 +12,11 @@ export interface IconProps {
 /** An icon in the colour of the text around it. It is decoration: what it stands for is said in words beside it. */
 export function Icon({ name, fill = false, size = 18, className = "" }: IconProps) {
   const file = fill ? `fill/${name}-fill` : `regular/${name}`;
-  const style = { "--icon": `url("/icons/${encodeURI(file)}.svg")`, width: size, height: size } as CSSProperties;
+  // half a letter has no address; there is no icon of that name either
+  const style = {
+    "--icon": `url("/icons/${encodeURI(file.toWellFormed())}.svg")`,
+    width: size,
+    height: size,
+  } as CSSProperties;
   return <span aria-hidden className={`icon ${className}`} style={style} />;
 }

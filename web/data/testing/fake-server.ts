@@ -9,11 +9,14 @@ export interface Sent {
   edit: Edit;
 }
 
-/** A server in memory that behaves as the real one does, and can be away or refuse. */
+/** A server in memory that behaves as the real one does, and can be away, refuse or fail. */
 export class Server {
   revision = 1;
   away = false;
-  refusing = false;
+  /** The status it answers an edit with that it does not take; null for those it takes. */
+  refuses: (sent: Sent) => number | null = () => null;
+  /** How often it was asked to save. */
+  asked = 0;
   readonly kept: (Sent & { number: number })[] = [];
   frame: Frame = plainFrame(tabbed());
 
@@ -42,14 +45,19 @@ export class Server {
     if (this.away) throw new TypeError("fetch failed");
     const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status });
     if (init.method !== "POST") return json({ id: "x", revision: this.revision, frame: this.frame });
-    if (this.refusing) return json({ title: "The edit cannot be made", detail: "No.", status: 422 }, 422);
+    this.asked += 1;
+    const { edits } = JSON.parse(init.body as string) as { edits: Sent[] };
+    for (const sent of edits) {
+      const status = this.refuses(sent);
+      if (status !== null) return json({ title: "It cannot be kept", detail: "There is a reason.", status }, status);
+    }
     const on = Number(String((init.headers as Record<string, string>)["if-match"]).replaceAll('"', ""));
     if (on !== this.revision)
       return json(
         { title: "stale", revision: this.revision, missed: this.kept.filter(({ number }) => number > on) },
         412,
       );
-    for (const sent of (JSON.parse(init.body as string) as { edits: Sent[] }).edits) this.apply(sent);
+    for (const sent of edits) this.apply(sent);
     this.tell(this.kept.filter(({ number }) => number > on));
     const revision = this.revision;
     const late = this.delay();

@@ -63,6 +63,6 @@ describe("what a drop would do", () => {
     const [, sky] = demos as [Frame, Frame];
     const place = { to: "nights", after: null, area: { x: 0, y: 0, width: 0, height: 0 } };
     const look = lookAtDrop(sky, viewOf(sky), { id: "me", parent: "club" }, place);
-    expect(sayDrop(sky, place, look)[0]).toBe("not here: a third child for the pair nights");
+    expect(sayDrop(sky, place, look)[0]).toBe("not here: a third child for the pair Nights (nights)");
   });
 });

@@ -6,9 +6,11 @@ import type { Panel } from "../../data/session.js";
 import { Button } from "../../parts/button.js";
 import type { Planned } from "./edits.js";
 import { focusPlan } from "../../app/focus-plan.js";
+import { Said } from "../../app/said.js";
 import { AddPicker } from "./add-picker.js";
 import { Ledge } from "./ledge.js";
 import { later } from "../../parts/later.js";
+import { Part } from "../../parts/part.js";
 
 const Bench = later(() => import("./bench.js"));
 const SeveralBench = later(() => import("./several-bench.js"));
@@ -89,58 +91,43 @@ export function BenchFoot(props: BenchFootProps) {
           />
         </Suspense>
       )}
-      <Suspense fallback={null}>
-        {FramePanel ? (
-          <FramePanel
-            frame={frame}
-            view={view}
-            chosen={chosen}
-            make={make}
-            onChoose={onChoose}
-            onClose={() => (opened.showPanel(null), focusPlan())}
-          />
-        ) : chosen && others.length ? (
-          <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
-        ) : chosen ? (
-          <Bench {...props} chosen={chosen} tools={tools} />
-        ) : (
-          <div className="flex items-center gap-3 px-4 py-2">
-            {tools}
-            <Button icon="palette" onClick={() => opened.showPanel("theme")}>
-              Theme
-            </Button>
-            <Button icon="device-mobile" onClick={() => opened.showPanel("devices")}>
-              Devices
-            </Button>
-            <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
-              <span className="font-semibold">Choose a plate or a card.</span>
-              {keysSaid.map(([key, says]) => (
-                <span key={key} className="text-ink-2">
-                  <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
-                </span>
-              ))}
-            </p>
-          </div>
-        )}
-      </Suspense>
+      <Part name="The bench" of={frame} className="grow">
+        <Suspense fallback={null}>
+          {FramePanel ? (
+            <FramePanel
+              frame={frame}
+              view={view}
+              chosen={chosen}
+              make={make}
+              onChoose={onChoose}
+              onClose={() => (opened.showPanel(null), focusPlan())}
+            />
+          ) : chosen && others.length ? (
+            <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
+          ) : chosen ? (
+            <Bench {...props} chosen={chosen} tools={tools} />
+          ) : (
+            <div className="flex items-center gap-3 px-4 py-2">
+              {tools}
+              <Button icon="palette" onClick={() => opened.showPanel("theme")}>
+                Theme
+              </Button>
+              <Button icon="device-mobile" onClick={() => opened.showPanel("devices")}>
+                Devices
+              </Button>
+              <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
+                <span className="font-semibold">Choose a plate or a card.</span>
+                {keysSaid.map(([key, says]) => (
+                  <span key={key} className="text-ink-2">
+                    <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
+                  </span>
+                ))}
+              </p>
+            </div>
+          )}
+        </Suspense>
+      </Part>
     </section>
-  );
-}
-
-/** What the session has to tell. */
-function Said(): ReactNode {
-  const opened = useOpenFrame();
-  const message = useSession((session) => session.message);
-  if (!message) return null;
-  const isFault = message.tone === "fault";
-  return (
-    <div
-      role={isFault ? "alert" : "status"}
-      className={`flex shrink-0 items-center gap-3 border-b px-4 py-2 ${isFault ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}
-    >
-      <span className="grow">{message.text}</span>
-      <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
-    </div>
   );
 }
 

@@ -37,7 +37,7 @@ const lookAt = (frame: Frame, view: View, change: ChangeOfMind, parts: readonly 
   if (!after.ok) return { planned: null, says: [after.faults[0]!.received, after.faults[0]!.remedy] };
   const ids = parts.map(({ id }) => id).filter((id) => Object.hasOwn(after.frame.nodes, id));
   const about = ids.length ? ids.slice(0, 4) : planned.choose ? [planned.choose.id] : [];
-  const says = about.flatMap((id) => consequenceSays(after.frame, consequencesOf(frame, after.frame, view, id)));
+  const says = about.flatMap((id) => consequenceSays(after.frame, view, consequencesOf(frame, after.frame, view, id)));
   return { planned, says: says.length ? [...new Set(says)] : ["Back, bars and every way in as before"] };
 };
 

@@ -60,6 +60,9 @@ export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Po
 export interface DropLook {
   planned: Planned;
   consequences: Consequences;
+  /** The frame after it; as before where it is refused. */
+  after: Frame;
+  view: View;
 }
 
 export const lookAtDrop = (frame: Frame, view: View, chosen: Chosen, place: DropPlace): DropLook => {
@@ -67,6 +70,8 @@ export const lookAtDrop = (frame: Frame, view: View, chosen: Chosen, place: Drop
   const result = applySoundly(frame, planned.edit);
   return {
     planned,
+    view,
+    after: result.ok ? result.frame : frame,
     consequences: result.ok
       ? consequencesOf(frame, result.frame, view, chosen.id)
       : consequencesOf(frame, frame, view, chosen.id, result.faults),
@@ -74,9 +79,9 @@ export const lookAtDrop = (frame: Frame, view: View, chosen: Chosen, place: Drop
 };
 
 /** What a drop does, in a few words each, the gravest first. */
-export const sayDrop = (frame: Frame, place: DropPlace, { consequences }: DropLook): string[] => {
+export const sayDrop = (frame: Frame, place: DropPlace, { consequences, after, view }: DropLook): string[] => {
   const { faults, loose } = consequences;
-  const said = consequenceSays(frame, consequences);
+  const said = consequenceSays(after, view, consequences);
   if (faults.length) return [`not here: ${said[0]}`, ...said.slice(1)];
   const where = place.to === null || loose ? "loose: nothing can open it" : `into ${plainName(frame, place.to)}`;
   return [where, ...(said.length === 0 && !loose ? ["Back and bars as before"] : said)];

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useDeferredValue, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import {
   applySoundly,
-  faultLine,
+  faultSays,
   type Frame,
   type OutlineFault,
   pasteLines,
@@ -69,7 +69,7 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
     const pasted = pasteLines(frame, read.lines, where.place);
     if (!pasted.ok) return { faults: pasted.faults, why: null, made: null };
     const result = applySoundly(frame, pasted.edit);
-    if (!result.ok) return { faults: [], why: faultLine(result.faults[0]!), made: null };
+    if (!result.ok) return { faults: [], why: faultSays(frame, result.faults[0]!), made: null };
     const says = count(result.frame, frame) || "one place more";
     const top = pasted.built.tops[0]!;
     const planned = { edit: pasted.edit, label: `Add ${says}`, choose: { id: top, parent: where.place.parent } };
