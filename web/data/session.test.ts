@@ -271,6 +271,7 @@ describe("undo says what it will undo and does it, or is not offered", () => {
     expect(now().frame.nodes.deep!.title).toBe("Deep");
     opened.redo();
     expect(now().frame.nodes).toMatchObject({ c: { title: "Theirs" }, deep: { title: "Mine too" } });
+    await settled();
     told({ kind: "remove", id: "deep" });
     expect(offered()).toEqual(["Mine first", undefined]);
     told(title("Theirs", "b"));
