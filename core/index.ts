@@ -84,6 +84,7 @@ export type { Part, Planned } from "./edit/part.js";
 export { noRenames, nowNamed, type Renames, thenRenamed } from "./edit/renames.js";
 
 export type { ChangeOfMind, ChangeResult } from "./change/change.js";
+export { settingDeed } from "./change/deed.js";
 export { changes as changesOfMind } from "./change/table.js";
 
 export { frameOfLines } from "./outline/build.js";

@@ -34,6 +34,8 @@ interface Look {
   tab: Id | null;
   overlay: Opens | null;
   back: string[];
+  /** Something else came in its place, as it may not be shown to whom the app is launched for. */
+  isKeptOut: boolean;
 }
 
 const sameWay = (a: Way, b: Way): boolean => a.from === b.from && a.via === b.via && a.action === b.action;
@@ -65,6 +67,7 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
         tab: taken.snapshot.bars.findLast((bar) => !bar.inert)?.active ?? null,
         overlay: taken.snapshot.overlay?.opens ?? null,
         back: taken.snapshot.back,
+        isKeptOut: taken.snapshot.notes.some(({ code }) => code === "redirected" || code === "refused"),
       }
     );
   };
@@ -78,15 +81,17 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
   let first: { before: Look | null; after: Look | null } | null = null;
   for (const screen of screensUnder(before, id).slice(0, 12))
     for (const way of waysIn(before, screen)) {
-      const look = lookOf(before, way);
-      const now = isStillThere(way) ? lookOf(after, way) : null;
+      let look = lookOf(before, way);
+      let now = isStillThere(way) ? lookOf(after, way) : null;
+      // whom a need keeps out is told with the need; for all others nothing is changed by that
+      if (look && now && look.isKeptOut !== now.isKeptOut) [look, now] = look.isKeptOut ? [now, now] : [look, look];
       first ??= { before: look, after: now };
       if (!look) continue;
       if (!now) broken.push(way);
       else if (!sameLook(look, now)) changed.push(way);
     }
   const side = (look: Look | null | undefined): Look =>
-    look ?? { bars: false, header: false, tab: null, overlay: null, back: [] };
+    look ?? { bars: false, header: false, tab: null, overlay: null, back: [], isKeptOut: false };
   const [was, is] = [side(first?.before), side(first?.after)];
   return {
     faults,

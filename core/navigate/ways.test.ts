@@ -2,7 +2,10 @@ import { applyEdit } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import type { Frame } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
-import { back, pick, run, screen, tab, tabbed, tap } from "../testing/frames.js";
+import { plainFrame } from "../frame/write.js";
+import { propertySays } from "../says/property-says.js";
+import { waySays } from "../says/way-says.js";
+import { back, opening, openTo, pick, run, screen, tab, tabbed, tap } from "../testing/frames.js";
 import { consequencesOf } from "./consequences.js";
 import { explain, explainEdit } from "./explain.js";
 import { refit } from "./refit.js";
@@ -115,6 +118,45 @@ describe("the reasons", () => {
     expect(said({ kind: "remove", id: "item" })).toBe(
       "The frame changed: what the device showed is no longer there, so it is on A. The bar stays.",
     );
+    expect(said({ kind: "move", id: "item", from: "aTab", to: null, after: null })).toMatch(
+      "Item stands in no container any more, so it is on A.",
+    );
+  });
+  test("what the device showed and is gated now is told as that, and not as gone", () => {
+    const doors = plainFrame({ ...tabbed(), facts: [{ id: "in", label: "Signed in" }] });
+    const { at } = run(doors, pick(3));
+    const said = (node: string) => {
+      const gate: Edit = { kind: "set", node, key: "needs", value: [{ fact: "in", is: true, otherwise: "cover" }] };
+      const result = applyEdit(doors, gate);
+      if (!result.ok) throw new Error();
+      return explainEdit(doors, result.frame, view, at.state, refit(doors, result.frame, view, at.state)).join(" ");
+    };
+    expect(said("item")).toMatch(
+      "The frame changed: Item needs Signed in: yes, which is not so here, so it is on cover.",
+    );
+    expect(said("home")).toMatch("home around Item needs Signed in: yes, which is not so here, so it is on cover.");
+  });
+  test("a bar that lies under an overlay is not told to stay as it was", () => {
+    const flow = tabbed(
+      {},
+      {
+        app: { kind: "stack", children: ["home", "cover", "flow"] },
+        flow: { kind: "stack", opens: "sheet", children: ["first", "second"] },
+        first: screen({ actions: [opening("second")] }),
+        second: screen(),
+      },
+    );
+    const first = run(flow, openTo("flow")).at;
+    const at = step(flow, view, first.state, tap("second"));
+    expect(explain(flow, view, first, tap("second"), at)).toEqual([
+      "second was laid on top in flow. The bar beneath stays dimmed.",
+    ]);
+    const [way] = waysIn(flow, "second");
+    expect(waySays(flow, view, way!)).toBe("a sheet");
+    expect(propertySays(flow, view, "second")).toMatchObject({
+      bars: "inside an overlay: the bar lies dimmed beneath",
+      opens: "pushed, the bar stays dimmed at every width",
+    });
   });
   test("Back says why it went where it did", () => {
     expect(why(tab("bTab"), back)).toBe("Back went to aTab, the start tab of home: only from there does Back go out.");

@@ -2,6 +2,13 @@ import type { Frame, ScreenNode } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
 import { waysOut } from "../navigate/ways.js";
 import { list, opening, screen, stack, tabbed } from "../testing/frames.js";
+import { settingDeed } from "../change/deed.js";
+import { askToSignIn } from "../change/sign-in.js";
+import { applySoundly } from "../edit/apply.js";
+import type { Edit } from "../edit/edit.js";
+import { consequencesOf } from "../navigate/consequences.js";
+import { consequenceSays } from "./consequence-says.js";
+import { faultSays } from "./fault-says.js";
 import { propertySays } from "./property-says.js";
 import { waySays } from "./way-says.js";
 import { actionSays, onlySays } from "./words.js";
@@ -87,4 +94,65 @@ test("actions and limits are said in words", () => {
     "on Phone, at hand and lap, while in is true",
   );
   expect(onlySays(frame, undefined)).toBe("");
+});
+
+describe("what a gate does is said before it is set", () => {
+  const open = tabbed({}, {});
+  const frame: Frame = { ...open, facts: [{ id: "in", label: "Signed in" }] };
+  const said = (edit: Edit, about: string, of = frame) => {
+    const result = applySoundly(of, edit);
+    if (!result.ok) throw new Error(result.faults[0]!.received);
+    return consequenceSays(result.frame, viewOf(of), consequencesOf(of, result.frame, viewOf(of), about));
+  };
+  const gate = (node: string): Edit => ({
+    kind: "set",
+    node,
+    key: "needs",
+    value: [{ fact: "in", is: true, otherwise: "cover", resume: true }],
+  });
+  test("who is kept out, what is shown instead, and what waits", () => {
+    expect(said(gate("deep"), "deep")).toEqual([
+      "needs Signed in: yes now",
+      "Signed in: no: cover instead, and Deep waits",
+    ]);
+    // of what stands in what is gated too
+    expect(said(gate("bTab"), "form")[0]).toBe("needs Signed in: yes now");
+    const gated = applySoundly(frame, gate("deep"));
+    if (!gated.ok) throw new Error();
+    expect(said({ kind: "set", node: "deep", key: "needs" }, "deep", gated.frame)).toEqual([
+      "needs Signed in: yes no more",
+    ]);
+  });
+  test("asking to sign in says the same", () => {
+    const plan = askToSignIn.plan(frame, [{ id: "deep", parent: "aTab" }]);
+    if (!plan.ok) throw new Error(plan.why);
+    expect(said(plan.planned.edit, "deep").join(" · ")).toMatch("Signed in: no: Welcome instead, and Deep waits");
+  });
+});
+
+test("a deed that sets a fact is born doing something: it is set to what it is not while one stands there", () => {
+  const facts = [
+    { id: "in", label: "Signed in", launch: true },
+    { id: "role", label: "Role", values: ["guest", "host"], launch: "host" },
+  ];
+  const frame: Frame = { ...tabbed({}, { deep: screen({ needs: [{ fact: "in", is: false }] }) }), facts };
+  expect(settingDeed(frame, "item")).toEqual({ kind: "set", fact: "in", is: false });
+  expect(settingDeed(frame, "deep")).toEqual({ kind: "set", fact: "in", is: true });
+  expect(settingDeed(frame, "item", "role")).toEqual({ kind: "set", fact: "role", is: "guest" });
+  expect(settingDeed(tabbed(), "item")).toBeNull();
+});
+
+test("a fault is told by what a person called the place, with where it stands behind", () => {
+  const frame: Frame = tabbed({}, { bTab: stack(["b"], { title: "Tides" }) });
+  const result = applySoundly(frame, { kind: "remove", id: "b" });
+  if (result.ok) throw new Error();
+  expect(faultSays(frame, result.faults[0]!)).toBe(
+    "Tides (bTab): received no children, so no start; expected at least one child to start with. Put a screen into Tides (bTab), or take it out. (/nodes/bTab/children)",
+  );
+  const moved = applySoundly(frame, { kind: "move", id: "item", from: "bTab", to: "app", after: null });
+  if (moved.ok) throw new Error();
+  expect(faultSays(frame, moved.faults[0]!)).toMatch("received Item (item), which does not stand in Tides (bTab)");
+  expect(faultSays(frame, { pointer: "/name", received: "x", expected: "y", remedy: "Z." })).toBe(
+    "received x; expected y. Z. (/name)",
+  );
 });

@@ -9,6 +9,7 @@ import {
   type Id,
   nameOf,
   type Opens,
+  settingDeed,
 } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
@@ -77,9 +78,7 @@ export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
   const others = Object.keys(frame.nodes).filter((other) => other !== from && other !== frame.root);
   const make = (kind: Do["kind"]): Do | null => {
     if (kind === "open") return others[0] ? { kind, to: others[0] } : null;
-    if (kind !== "set") return { kind } as Do;
-    const [fact] = facts;
-    return fact ? { kind, fact: fact.id, is: factValues(fact).at(-1)! } : null;
+    return kind === "set" ? settingDeed(frame, from) : ({ kind } as Do);
   };
   return (
     <span className="flex w-full flex-wrap items-center gap-1.5">
@@ -135,8 +134,8 @@ export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
             value={act.fact}
             options={facts.map(({ id, label }) => ({ value: id, label }))}
             onChange={(fact) => {
-              const found = facts.find(({ id }) => id === fact)!;
-              onChange({ ...act, fact, is: factValues(found).at(-1)! }, `sets ${fact}`);
+              const deed = settingDeed(frame, from, fact);
+              if (deed) onChange({ ...act, ...deed }, `sets ${fact}`);
             }}
           />
           <Select

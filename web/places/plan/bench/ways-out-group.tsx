@@ -1,11 +1,13 @@
 import { useMemo } from "react";
 import {
   type Action,
+  factWords,
   type Frame,
   nameOf,
   plainName,
   placesOf,
   type ScreenNode,
+  settingDeed,
   waysOut,
   waySays,
 } from "../../../../core/index.js";
@@ -58,16 +60,24 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
   const actions = node.actions ?? [];
   const ways = waysOut(id, node);
   const effects = useMemo(() => waysOut(id, node).map((way) => waySays(frame, view, way)), [frame, view, id, node]);
+  const deeds = useMemo(() => {
+    const setting = settingDeed(frame, id);
+    const fact = setting && factWords(frame, setting.fact, setting.is);
+    return {
+      ...plainActions,
+      ...(setting && { set: { label: `Set ${fact}`, says: "an action that sets a fact", do: setting } }),
+    };
+  }, [frame, id]);
   const others = useMemo<PickerOption[]>(
     () => [
       ...targetsFor(frame, id),
-      ...Object.entries(plainActions).map(([value, { label, says }]) => ({ value: `do ${value}`, label, says })),
+      ...Object.entries(deeds).map(([value, { label, says }]) => ({ value: `do ${value}`, label, says })),
     ],
-    [frame, id],
+    [frame, id, deeds],
   );
   const pick = (to: string) => {
     if (!to.startsWith("do ")) return void make(addWay(frame, id, to));
-    const { label, do: act } = plainActions[to.slice(3)]!;
+    const { label, do: act } = (deeds as typeof plainActions)[to.slice(3)]!;
     const made: Action = { id: freeActionId(frame, label, actions), label, place: "body", do: act };
     set("actions", [...actions, made], label);
   };
