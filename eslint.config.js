@@ -33,7 +33,7 @@ export default tseslint.config(
   },
   {
     files: ["**/*.{js,mjs}"],
-    languageOptions: { globals: { process: "readonly", console: "readonly", URL: "readonly" } },
+    languageOptions: { globals: { process: "readonly", console: "readonly", URL: "readonly", globalThis: "readonly" } },
   },
   { files: ["scripts/**", "bench/**", "server/app.ts"], rules: { "no-console": "off" } },
   { files: ["**/*.test.ts"], rules: { "@typescript-eslint/no-explicit-any": "off" } },

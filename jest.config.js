@@ -1,4 +1,6 @@
 const shared = {
+  // laws are tried with the same examples each time; npm run laws draws others
+  setupFiles: ["<rootDir>/scripts/seed.ts"],
   transform: {
     "^.+\\.tsx?$": [
       "@swc/jest",
@@ -14,6 +16,12 @@ export default {
   testTimeout: 180_000,
   projects: [
     { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,shape,server,web,cli,scripts}/**/*.test.ts"] },
-    { ...shared, displayName: "e2e", testMatch: ["<rootDir>/e2e/**/*.test.ts"] },
+    {
+      ...shared,
+      displayName: "e2e",
+      testMatch: ["<rootDir>/e2e/**/*.test.ts"],
+      globalSetup: "<rootDir>/e2e/setup.mjs",
+      globalTeardown: "<rootDir>/e2e/teardown.mjs",
+    },
   ],
 };

@@ -11,18 +11,22 @@ eachIn((person, its) => {
 /** Waits until the focus is on the plan, where what was found is chosen. */
 const onPlan = (id: string) =>
   me.page.waitForFunction((at) => document.activeElement?.getAttribute("data-node") === at, {}, id);
-/** Takes a change of mind by its name, and answers what was said of it before. */
-const change = async (label: string): Promise<string> => {
+const menu = '[role="dialog"][aria-label="Change your mind"]';
+/** Takes a change of mind by typing its name, and that of what it is done with, and answers what was said of it before. */
+const change = async (label: string, target?: string): Promise<string> => {
   await me.keys("w");
   await me.see('[aria-label="Changes of mind"]');
-  for (let i = 0; i < 9; i += 1) {
-    const [at = ""] = await me.texts('[aria-label="Changes of mind"] [aria-selected="true"] span');
-    if (at === label) break;
-    await me.keys("ArrowDown");
+  await me.type(label);
+  await me.read(`${menu} [aria-selected="true"]`, label);
+  if (target !== undefined) {
+    await me.keys("Enter");
+    await me.see(`${menu} [role="listbox"][aria-label="${label}"]`);
+    await me.type(target);
+    await me.read(`${menu} [aria-selected="true"]`, target);
   }
-  const [said = ""] = await me.texts('[role="dialog"] [role="status"]');
+  const [said = ""] = await me.texts(`${menu} [role="status"]`);
   await me.keys("Enter");
-  await me.page.waitForSelector('[aria-label="Changes of mind"]', { hidden: true });
+  await me.page.waitForSelector(menu, { hidden: true });
   await me.saved();
   return said;
 };
@@ -71,26 +75,26 @@ test("a list with mistakes says line and column while it is written, and makes n
 
 test("six changes of mind, each said before, made, undone and redone, with the device where it was", async () => {
   const id = await listed(world, me, "Changed minds");
-  const changes: [at: string, label: string, says: RegExp][] = [
+  const changes: [at: string, label: string, says: RegExp, target?: string][] = [
     ["day", "Push or sheet", /opens as a sheet here/],
     ["templates", "Make a tab of it", /Back goes to/],
     ["settings", "Wrap in a stack", /way|Back/],
     ["mapTab", "Unwrap", /way|Back|bar/],
     ["language", "Wrap in a sheet", /opens as a sheet here/],
-    ["share", "Share with", /Share Share with/],
+    ["share", "Share with", /Share Share with Packing/, "Packing"],
   ];
   await me.click(node("main"));
   await me.keys("p");
   await me.click('[data-device] [data-tab="packingTab"]');
   await me.waitTop("packing");
-  for (const [at, label, says] of changes) {
+  for (const [at, label, says, target] of changes) {
     const before = await fileOf(world, id);
     await me.keys("Control+k");
     await me.type(at);
     await me.see('[aria-label="Found"] [aria-selected="true"]');
     await me.keys("Enter");
     await onPlan(at);
-    const said = await change(label);
+    const said = await change(label, target);
     expect(said).toMatch(says);
     const after = await fileOf(world, id);
     expect(after).not.toBe(before);

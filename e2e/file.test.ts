@@ -1,10 +1,9 @@
 import { mkdtempSync, readFileSync, realpathSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { Browser } from "puppeteer-core";
 import type { Frame } from "../core/index.js";
-import { openBrowser } from "../scripts/browser.js";
-import { Person, Served } from "./world.js";
+import { Served } from "./served.js";
+import { newWorld, type World } from "./world.js";
 
 const path = join(realpathSync(mkdtempSync(join(tmpdir(), "handy-frame-own-"))), "app.frame.json");
 const frame: Frame = {
@@ -21,17 +20,14 @@ writeFileSync(path, JSON.stringify(frame));
 const inFile = () => JSON.parse(readFileSync(path, "utf8")) as Frame;
 
 const served = new Served([path]);
-let browser: Browser;
+let world: World;
 beforeAll(async () => {
-  [browser] = await Promise.all([openBrowser(), served.start()]);
+  world = await newWorld(served);
 }, 120_000);
-afterAll(async () => {
-  await browser.close();
-  await served.end();
-});
+afterAll(() => world.end());
 
 test("a frame is worked on in its own file: out, in, broken and mended, and over a restart", async () => {
-  const me = new Person(await browser.newPage(), served);
+  const me = await world.person();
   await me.go("/f/own-file/plan");
   await me.see("[data-device] [data-screen]");
   await me.read("header", "app.frame.json");

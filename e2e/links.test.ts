@@ -1,12 +1,13 @@
 import { startingShapes } from "../core/index.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
+import { Served } from "./served.js";
 
 let me: Person;
 let world: World;
 eachIn((person, its) => {
   me = person;
   world = its;
-});
+}, new Served());
 
 const plan = "/f/allotment-diary/plan";
 const links = "/f/allotment-diary/links";

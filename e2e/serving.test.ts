@@ -2,7 +2,7 @@ import { spawn } from "node:child_process";
 import { once } from "node:events";
 import { join } from "node:path";
 import { text } from "node:stream/consumers";
-import { Served } from "./world.js";
+import { Served } from "./served.js";
 
 const served = new Served();
 const edits = () => new URL("/api/frames/allotment-diary/edits", served.url);

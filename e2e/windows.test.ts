@@ -1,13 +1,14 @@
 import { writeOutline } from "../core/index.js";
 import { blank, chooseRoot, chosen, frameOf, listed, node, open } from "./listed.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
+import { Served } from "./served.js";
 
 let world: World;
 let me: Person;
 eachIn((person, its) => {
   me = person;
   world = its;
-});
+}, new Served());
 
 test("two windows take 200 changes at once, the server killed between, and neither loses any", async () => {
   const id = await listed(world, me, "Two windows");

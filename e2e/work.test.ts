@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { eachIn, shelve, type Person, type World } from "./world.js";
+import { Served } from "./served.js";
 
 const demo = join(import.meta.dirname, "..", "demo", "allotment.frame.json");
 let world: World;
@@ -8,7 +9,7 @@ let me: Person;
 eachIn((person, its) => {
   me = person;
   world = its;
-});
+}, new Served());
 
 const bar = '[data-device] [role="tablist"]';
 const node = (id: string, parent?: string) =>
@@ -193,7 +194,7 @@ test("what cannot be done is said, and nothing is changed", async () => {
   await me.keys("Control+a");
   await me.type("/tasks");
   await me.keys("Enter");
-  await me.read('[role="alert"]', "matches the same addresses as /tasks of tasks");
+  await me.read('[role="alert"]', "matches the same addresses as /tasks of Tasks (tasks)");
   expect(await me.page.$eval("[data-sync]", (element) => element.textContent)).toBe("saved · change 1");
 });
 

@@ -1,59 +1,9 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { once } from "node:events";
-import { mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
 import axeCore from "axe-core";
-import type { Browser, ElementHandle, Page } from "puppeteer-core";
-import { openBrowser } from "../scripts/browser.js";
+import puppeteer, { type BrowserContext, type ElementHandle, type Page } from "puppeteer-core";
+import { Served } from "./served.js";
 
 /** ms. How long anything may take to appear: a machine that stands still for seconds fails no test. */
 const patience = 25_000;
-
-const root = join(import.meta.dirname, "..");
-
-/** A server of its own, on a data folder of its own, that can be stopped and started again. */
-export class Served {
-  readonly data = mkdtempSync(join(tmpdir(), "handy-frame-e2e-"));
-  url = "";
-  private child: ChildProcess | null = null;
-
-  constructor(
-    /** Frame files to work on. */
-    private readonly files: readonly string[] = [],
-  ) {}
-
-  async start(port = 0): Promise<void> {
-    const child = spawn(
-      process.execPath,
-      [join(root, "bin", "handy-frame"), "start", ...this.files, "--port", String(port), "--data", this.data],
-      { stdio: ["ignore", "pipe", "inherit"] },
-    );
-    this.child = child;
-    this.url = await new Promise<string>((resolve, reject) => {
-      let said = "";
-      child.stdout.on("data", (chunk: Buffer) => {
-        said += chunk.toString();
-        const url = /is at (http\S+)/.exec(said)?.[1];
-        if (url) resolve(url);
-      });
-      child.once("exit", (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
-    });
-  }
-
-  get port(): number {
-    return Number(new URL(this.url).port);
-  }
-
-  async end(signal: NodeJS.Signals = "SIGTERM"): Promise<number | null> {
-    const child = this.child;
-    this.child = null;
-    if (!child || child.exitCode !== null) return null;
-    child.kill(signal);
-    const [code] = (await once(child, "exit")) as [number | null];
-    return code;
-  }
-}
 
 /** A page with what a person does on it. What it logs as an error is kept: there should be none. */
 export class Person {
@@ -166,33 +116,44 @@ export class Person {
   saved = () => this.page.waitForSelector('[data-sync="saved"]', { timeout: patience });
 }
 
+/** A server, and a browser that knows nothing of what other tests did in it. */
 export interface World {
   served: Served;
-  browser: Browser;
   person: () => Promise<Person>;
+  end: () => Promise<void>;
 }
 
-export const newWorld = async (): Promise<World> => {
-  const served = new Served();
-  const [browser] = await Promise.all([openBrowser(), served.start()]);
-  const person = async () => {
-    const page = await browser.newPage();
-    return new Person(page, served);
+/** A world with a server of its own, which may be ended and started again; or with the one that all share, to be left as it is. */
+export const newWorld = async (own?: Served): Promise<World> => {
+  const served = own ?? Served.ofAll();
+  const [browser] = await Promise.all([
+    puppeteer.connect({ browserWSEndpoint: process.env.HANDY_FRAME_BROWSER!, defaultViewport: null }),
+    own?.start(),
+  ]);
+  const context: BrowserContext = await browser.createBrowserContext();
+  return {
+    served,
+    person: async () => {
+      const page = await context.newPage();
+      await page.setViewport({ width: 1280, height: 800 });
+      return new Person(page, served);
+    },
+    end: async () => {
+      await context.close();
+      await browser.disconnect();
+      await own?.end();
+    },
   };
-  return { served, browser, person };
 };
 
 /** A world for the tests of a file, and a new page for each, which is closed after it and must have logged no error. */
-export const eachIn = (begin: (person: Person, world: World) => void): void => {
+export const eachIn = (begin: (person: Person, world: World) => void, own?: Served): void => {
   let world: World;
   let person: Person;
   beforeAll(async () => {
-    world = await newWorld();
+    world = await newWorld(own);
   }, 120_000);
-  afterAll(async () => {
-    await world.browser.close();
-    await world.served.end();
-  });
+  afterAll(() => world.end());
   beforeEach(async () => {
     person = await world.person();
     begin(person, world);

@@ -5,6 +5,7 @@ import { execFileSync } from "node:child_process";
 import { existsSync, readdirSync, statSync } from "node:fs";
 import { join } from "node:path";
 import process from "node:process";
+import { buildPage } from "./build-page.mjs";
 
 const root = join(import.meta.dirname, "..");
 const run = (command, args, options = {}) =>
@@ -31,7 +32,11 @@ const sources = Math.max(
 );
 if (changed(join(root, "dist", "web", "index.html")) < sources) {
   console.log("Building the page …");
-  run(process.execPath, [join(root, "node_modules", "vite", "bin", "vite.js"), "build", "web", "--logLevel", "warn"]);
+  const why = buildPage();
+  if (why !== null) {
+    console.error(`The page cannot be built: ${why}`);
+    process.exit(1);
+  }
 }
 
 if (process.argv.includes("--browser")) {
@@ -46,7 +51,9 @@ if (process.argv.includes("--browser")) {
       const as = process.getuid?.() === 0 ? [] : ["sudo", "-n"];
       const [first, ...rest] = [...as, "apt-get"];
       run(first, [...rest, "update", "-qq"], quiet);
-      run(first, [...rest, "install", "-y", "-qq", "--no-install-recommends", "chromium"], quiet);
+      // another run may be installing just now
+      const patient = ["-o", "DPkg::Lock::Timeout=300"];
+      run(first, [...rest, ...patient, "install", "-y", "-qq", "--no-install-recommends", "chromium"], quiet);
     } catch {
       console.error(
         "Chromium could not be installed. Install it by hand, or name its program in the variable CHROMIUM.",

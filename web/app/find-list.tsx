@@ -15,7 +15,6 @@ import type { FindKeys } from "./finder.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 import { useChosen } from "./place.js";
 import { usePlace } from "./places.js";
-import { focusPlan } from "./focus-plan.js";
 import { recentIn, remember } from "./recent.js";
 
 interface CommandFindable extends Findable {
@@ -95,10 +94,8 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
     opened.hush();
     if (place !== "plan") go("plan");
     const to = { id: item.node, parent: placesOf(frame, item.node)[0] ?? null };
-    // what is chosen already is not chosen anew, and is drawn where it is
-    if (chosen?.id === to.id && chosen.parent === to.parent) return focusPlan();
-    opened.wantsFocus = true;
-    choose(to, false);
+    const isThere = chosen?.id === to.id && chosen.parent === to.parent;
+    choose(to, isThere, { reveal: true });
   };
   useEffect(() => {
     if (takes) take(0);

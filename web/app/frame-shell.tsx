@@ -8,6 +8,7 @@ import { framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
 import { later, loadAhead } from "../parts/later.js";
 import { Part } from "../parts/part.js";
+import { RefusalsProvider } from "../parts/refusals.js";
 import { Plan } from "../places/plan/plan.js";
 import { Notices } from "./notices.js";
 import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
@@ -51,7 +52,9 @@ export function FrameShell() {
   if (opened)
     return (
       <OpenFrameProvider value={opened}>
-        <Workplace />
+        <RefusalsProvider value={opened.refusalOf}>
+          <Workplace />
+        </RefusalsProvider>
       </OpenFrameProvider>
     );
   return (

@@ -5,6 +5,7 @@ import { useRevisions } from "../data/revisions.js";
 import { framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
 import { PanelDialog } from "../parts/panel-dialog.js";
+import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 import { later } from "../parts/later.js";
@@ -73,13 +74,14 @@ function Revisions({ onClose }: { onClose: () => void }) {
                   aria-label="Name of the change"
                   value={row.label}
                   onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))}
-                  onBlurCapture={() => setNaming(null)}
+                  onLeave={() => (setNaming(null), returnTo(`change ${row.number}`))}
                 />
               ) : (
                 <button
                   type="button"
                   className="min-w-0 grow truncate text-left hover:underline"
                   title="Give this change a name"
+                  data-return={`change ${row.number}`}
                   onClick={() => setNaming(row.number)}
                 >
                   {row.label}

@@ -8,7 +8,13 @@ export type { Chosen };
 
 const keyOf = (id: Id | null, parent: Id | null): string => `${id ?? ""} ${parent ?? ""}`;
 
-export type Choose = (chosen: Chosen | null, replace?: boolean, others?: readonly Chosen[]) => void;
+export interface ChooseMore {
+  others?: readonly Chosen[] | undefined;
+  /** It was asked for from elsewhere: it comes into sight and takes the focus. */
+  reveal?: boolean;
+}
+
+export type Choose = (chosen: Chosen | null, replace?: boolean, more?: ChooseMore) => void;
 
 /**
  * What is chosen on the plan. It changes at once, so that the next key already meets it; the page's address follows, so
@@ -18,9 +24,9 @@ export const useChosen = (): [Chosen | null, Choose] => {
   const opened = useOpenFrame();
   const chosen = useSession((session) => session.chosen);
   const choose = useCallback<Choose>(
-    (next, replace = true, others = undefined) => {
+    (next, replace = true, { others, reveal } = {}) => {
       opened.choiceIsStep ||= !replace;
-      opened.choose(next, others);
+      opened.choose(next, others, reveal);
     },
     [opened],
   );
@@ -55,8 +61,10 @@ export const useChosenInAddress = (): void => {
     const back = written.current.indexOf(inAddress);
     if (back >= 0) return void written.current.splice(0, back + 1);
     if (known.current === inAddress) return;
+    // a page that was just opened goes on where its address says
+    const isFirst = known.current === null;
     known.current = inAddress;
-    opened.choose(id ? { id, parent } : null);
+    opened.choose(id ? { id, parent } : null, undefined, isFirst && id !== null);
   }, [opened, inAddress, isBack, step]);
   useEffect(() => {
     // until the address was read there is nothing to write: the choice comes from there

@@ -1,6 +1,7 @@
 import { Suspense, useCallback, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import { Button } from "../parts/button.js";
+import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
 import { useAppCommands } from "./app-commands.js";
 import { Finder } from "./finder.js";
@@ -53,7 +54,7 @@ export function TopLine() {
                 `Rename to ${next.trim()}`,
               )
             }
-            onBlurCapture={() => setRenaming(false)}
+            onLeave={() => (setRenaming(false), returnTo("frame-name"))}
           />
         </div>
       ) : (
@@ -61,6 +62,7 @@ export function TopLine() {
           type="button"
           className="max-w-56 truncate rounded-sm px-1 text-[16px] font-bold"
           title="Rename the frame"
+          data-return="frame-name"
           onClick={() => setRenaming(true)}
         >
           {name}

@@ -58,6 +58,8 @@ export interface Session extends Standing {
   chosen: Chosen | null;
   /** What is chosen with it. */
   others: readonly Chosen[];
+  /** What is chosen is asked for from elsewhere: it comes into sight and takes the focus where it is drawn, and keys go on from there. */
+  reveal: boolean;
   /** What the bench shows instead of what is chosen. */
   panel: Panel | null;
   /** The companion shows a device for each target. */
@@ -72,11 +74,11 @@ const deviceKey = (id: string): string => `handy-frame:device:${id}`;
 /** One open frame: edits apply at once and are sent behind; the device follows every change. */
 export class OpenFrame {
   readonly external: External<Session>;
-  /** What is chosen next takes the focus where it is drawn: it was found by typing, and keys go on from there. */
-  wantsFocus = false;
   /** What is chosen is a step of its own in the page's history. */
   choiceIsStep = false;
   private readonly sync: Sync;
+  /** Where refusals go while somebody asks for them. */
+  private heard: string[] | null = null;
 
   constructor(head: HeadAnswer, given: Partial<View>) {
     const { id, revision, frame } = head;
@@ -97,6 +99,7 @@ export class OpenFrame {
       device,
       chosen: null,
       others: noOthers,
+      reveal: false,
       panel: null,
       sideBySide: false,
     });
@@ -193,19 +196,19 @@ export class OpenFrame {
     this.external.set({ sideBySide });
   }
 
-  choose(chosen: Chosen | null, others: readonly Chosen[] = noOthers): void {
+  choose(chosen: Chosen | null, others: readonly Chosen[] = noOthers, reveal = false): void {
     const { panel } = this.now;
-    this.external.set({ chosen, others, panel: staying.includes(panel) ? panel : null });
+    this.external.set({ chosen, others, reveal, panel: staying.includes(panel) ? panel : null });
   }
 
-  /** Makes an edit; answers the faults that forbid it, or null: for who tells them where the person is. */
-  attempt(edit: Edit, label: string): Fault[] | null {
-    return this.fold({ do: "edit", edit, label: label.slice(0, 200).toWellFormed() });
+  /** What was asked for is in sight. */
+  revealed(): void {
+    if (this.now.reveal) this.external.set({ reveal: false });
   }
 
-  /** The same, and the faults are told above the page. */
+  /** Makes an edit; answers the faults that forbid it, which are told too, or null. */
   edit(edit: Edit, label: string): Fault[] | null {
-    const faults = this.attempt(edit, label);
+    const faults = this.fold({ do: "edit", edit, label: label.slice(0, 200).toWellFormed() });
     this.tell(faults);
     return faults;
   }
@@ -219,8 +222,24 @@ export class OpenFrame {
   }
 
   private tell(faults: Fault[] | null): void {
-    if (faults) this.say("fault", faultSays(this.now.frame, faults[0]!));
+    const text = faults && faultSays(this.now.frame, faults[0]!);
+    if (text === null) return;
+    if (this.heard) this.heard.push(text);
+    else this.say("fault", text);
   }
+
+  /** Does something, and answers why it was refused instead of telling it above the page: for a field that says it itself. */
+  readonly refusalOf = (work: () => void): string | null => {
+    const outer = this.heard;
+    const heard: string[] = [];
+    this.heard = heard;
+    try {
+      work();
+    } finally {
+      this.heard = outer;
+    }
+    return heard[0] ?? null;
+  };
 
   /** Makes the frame what it was at a revision: a change like any other, so that it can be undone. Says so if it is that already. */
   restore(frame: Frame, number: number): void {

@@ -68,7 +68,8 @@ function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === "Enter" && found[0]) onPick(found[0]);
+          // nothing is taken that nobody asked for
+          if (event.key === "Enter" && wanted !== "" && found[0]) onPick(found[0]);
         }}
       />
       <ul className="grid max-h-56 grid-cols-6 gap-0.5 overflow-y-auto">

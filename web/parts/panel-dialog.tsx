@@ -1,6 +1,7 @@
 import { Dialog } from "radix-ui";
 import { type ReactNode, useState } from "react";
 import { Button } from "./button.js";
+import { hasOwnEscape } from "./focus-back.js";
 
 export interface PanelDialogProps {
   title: string;
@@ -19,6 +20,7 @@ export function PanelDialog({ title, says, open, onClose, children }: PanelDialo
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
         <Dialog.Content
+          onEscapeKeyDown={(event) => hasOwnEscape(event.target) && event.preventDefault()}
           onCloseAutoFocus={(event) => {
             event.preventDefault();
             before?.focus();

@@ -1,6 +1,9 @@
 import { Popover } from "radix-ui";
-import { useId, useMemo, useState } from "react";
+import { type KeyboardEvent, useId, useMemo, useState } from "react";
+import { ownEscape } from "./focus-back.js";
+import { OptionList } from "./option-list.js";
 import { PopBox } from "./pop-box.js";
+import { plainText, ranked } from "./rank.js";
 
 export interface PickerOption {
   value: string;
@@ -17,20 +20,16 @@ export interface PickerProps {
   /** What a text that is no option can become. */
   onNew?: { label: (text: string) => string; make: (text: string) => void };
   autoFocus?: boolean;
-  onLeave?: () => void;
+  /** A picker that is there only to pick once: the person is done with it, by Escape or by going elsewhere. */
+  onLeave?: (how: "escape" | "elsewhere") => void;
   /** Where the list opens. */
   side?: "top" | "bottom";
   className?: string;
 }
 
-const fold = (text: string): string =>
-  text
-    .normalize("NFKD")
-    .replaceAll(/\p{Mark}/gu, "")
-    .toLowerCase();
 const most = 10;
 
-/** A line that finds things by typing their names: arrows choose, Enter takes. */
+/** A line that finds things by typing their names: letters and arrows choose, Enter takes what is chosen and nothing else. */
 export function Picker({
   label,
   placeholder,
@@ -44,70 +43,72 @@ export function Picker({
 }: PickerProps) {
   const id = useId();
   const [text, setText] = useState("");
-  const [at, setAt] = useState(0);
-  const [open, setOpen] = useState(false);
-  const found = useMemo(() => {
-    const wanted = fold(text.trim());
-    const ranked = options
-      .map((option) => ({
-        option,
-        rank: wanted === "" ? 0 : rankOf(fold(option.label), fold(option.says ?? ""), wanted),
-      }))
-      .filter(({ rank }) => rank >= 0);
-    return ranked
-      .sort((a, b) => a.rank - b.rank)
-      .slice(0, most)
-      .map(({ option }) => option);
-  }, [options, text]);
-  const makes = onNew && text.trim() !== "" && !found.some((option) => fold(option.label) === fold(text.trim()));
-  const count = found.length + (makes ? 1 : 0);
-  const take = (i: number) => {
-    const option = found[i];
-    if (option) onPick(option.value);
-    else if (makes) onNew.make(text.trim());
-    else return;
+  /** Which is chosen; none until something was typed or an arrow pressed. */
+  const [at, setAt] = useState(-1);
+  const [asked, setAsked] = useState(false);
+  const shown = useMemo<PickerOption[]>(() => {
+    const found = ranked(options, text).slice(0, most);
+    const makes =
+      onNew && text.trim() !== "" && !found.some((each) => plainText(each.label) === plainText(text.trim()));
+    return makes ? [...found, { value: "", label: onNew.label(text.trim()) }] : found;
+  }, [options, text, onNew]);
+  const open = asked && shown.length > 0;
+  const reset = () => {
     setText("");
-    setAt(0);
-    setOpen(false);
+    setAt(-1);
+    setAsked(false);
+  };
+  const take = (i: number) => {
+    const option = shown[i];
+    if (!option) return;
+    reset();
+    if (option.value === "" && onNew) onNew.make(text.trim());
+    else onPick(option.value);
+  };
+  const keys = (event: KeyboardEvent) => {
+    const step = event.key === "ArrowDown" ? 1 : event.key === "ArrowUp" ? -1 : 0;
+    if (step !== 0) {
+      event.preventDefault();
+      setAsked(true);
+      const count = shown.length;
+      setAt(count === 0 ? -1 : at < 0 ? (step > 0 ? 0 : count - 1) : (at + step + count) % count);
+    } else if (event.key === "Enter" && open) take(at);
+    else if (event.key === "Escape") {
+      if (onLeave) onLeave("escape");
+      else if (open || text !== "") reset();
+      // nothing to close here: it is for what lies around
+      else return;
+    }
+    event.stopPropagation();
   };
   return (
-    <Popover.Root open={open && count > 0}>
+    <Popover.Root open={open}>
       <Popover.Anchor asChild>
         <input
           role="combobox"
           aria-label={label}
-          aria-expanded={open && count > 0}
+          aria-expanded={open}
           aria-controls={id}
-          aria-activedescendant={open && count > 0 ? `${id}-${at}` : undefined}
+          aria-activedescendant={open && at >= 0 ? `${id}-${at}` : undefined}
           autoComplete="off"
           spellCheck={false}
           autoFocus={autoFocus}
           placeholder={placeholder}
           value={text}
           className={`h-7 w-full rounded-sm border border-field bg-plate-2 px-1.5 placeholder:text-ink-2 ${className}`}
+          {...ownEscape(open || text !== "" || onLeave !== undefined)}
           onChange={(event) => {
             setText(event.target.value);
-            setAt(0);
-            setOpen(true);
+            setAt(event.target.value.trim() === "" ? -1 : 0);
+            setAsked(true);
           }}
-          onFocus={() => setOpen(true)}
+          onFocus={() => setAsked(true)}
+          onClick={() => setAsked(true)}
           onBlur={() => {
-            setOpen(false);
-            onLeave?.();
+            setAsked(false);
+            onLeave?.("elsewhere");
           }}
-          onKeyDown={(event) => {
-            event.stopPropagation();
-            if (event.key === "ArrowDown" || event.key === "ArrowUp") {
-              event.preventDefault();
-              setOpen(true);
-              setAt((now) => (count ? (now + (event.key === "ArrowDown" ? 1 : count - 1)) % count : 0));
-            }
-            if (event.key === "Enter") take(at);
-            if (event.key === "Escape") {
-              setText("");
-              event.currentTarget.blur();
-            }
-          }}
+          onKeyDown={keys}
         />
       </Popover.Anchor>
       <PopBox
@@ -119,54 +120,8 @@ export function Picker({
         className="w-max max-w-96 min-w-(--radix-popover-trigger-width) overflow-auto"
         style={{ maxHeight: "min(18rem, var(--radix-popover-content-available-height))" }}
       >
-        <ul id={id} role="listbox" aria-label={label} className="py-1">
-          {found.map((option, i) => (
-            <li
-              key={option.value}
-              id={`${id}-${i}`}
-              role="option"
-              aria-selected={i === at}
-              className={`flex cursor-pointer items-baseline gap-2 px-2 py-1 ${i === at ? "bg-petrol-soft" : ""}`}
-              onPointerMove={() => setAt(i)}
-              onPointerDown={(event) => {
-                event.preventDefault();
-                take(i);
-              }}
-            >
-              <span className="font-medium">{option.label}</span>
-              {option.says && <span className="truncate text-ink-2">{option.says}</span>}
-            </li>
-          ))}
-          {makes && (
-            <li
-              id={`${id}-${found.length}`}
-              role="option"
-              aria-selected={at === found.length}
-              className={`cursor-pointer px-2 py-1 ${at === found.length ? "bg-petrol-soft" : ""}`}
-              onPointerMove={() => setAt(found.length)}
-              onPointerDown={(event) => {
-                event.preventDefault();
-                take(found.length);
-              }}
-            >
-              {onNew.label(text.trim())}
-            </li>
-          )}
-        </ul>
+        <OptionList id={id} label={label} options={shown} at={at} onAt={setAt} onTake={take} />
       </PopBox>
     </Popover.Root>
   );
 }
-
-/** How well an option answers a text: lower is better, below 0 not at all. Words may stand in any order. */
-const rankOf = (label: string, says: string, wanted: string): number => {
-  if (label === wanted) return 0;
-  if (label.startsWith(wanted)) return 1;
-  if (label.includes(` ${wanted}`)) return 2;
-  if (label.includes(wanted)) return 3;
-  if (says.includes(wanted)) return 4;
-  const all = `${label} ${says}`;
-  const words = wanted.split(/\s+/);
-  if (!words.every((word) => all.includes(word))) return -1;
-  return all.split(/[^\p{Letter}\p{Number}]+/u).filter((word) => words.includes(word)).length === words.length ? 5 : 6;
-};

@@ -1,4 +1,14 @@
-import { type InputHTMLAttributes, useEffect, useId, useRef, useState } from "react";
+import {
+  type InputHTMLAttributes,
+  type KeyboardEvent,
+  useEffect,
+  useId,
+  useLayoutEffect,
+  useRef,
+  useState,
+} from "react";
+import { ownEscape } from "./focus-back.js";
+import { useAttempt } from "./refusals.js";
 
 export interface TextLineProps extends Omit<InputHTMLAttributes<HTMLInputElement>, "onChange" | "value"> {
   value: string;
@@ -6,32 +16,51 @@ export interface TextLineProps extends Omit<InputHTMLAttributes<HTMLInputElement
   onDone: (value: string) => void;
   /** What is wrong with a text, and what is expected; null when it can be taken. What is wrong is kept and said, not taken. */
   wrong?: ((text: string) => string | null) | undefined;
-  /** Escape was pressed; the text goes back to what it was. */
-  onCancel?: () => void;
+  /** A line that is there only while something is written: the person is done with it, whether the text is another or not. */
+  onLeave?: () => void;
 }
 
-/** A line of text that changes nothing while it is being typed. */
-export function TextLine({ value, onDone, wrong, onCancel, className = "", ...rest }: TextLineProps) {
+/**
+ * A line of text that changes nothing while it is being typed. What is refused stays in it with the reason, and so does the
+ * focus; Escape takes back what was typed, and closes a line that is there for that alone.
+ */
+export function TextLine({ value, onDone, wrong, onLeave, className = "", ...rest }: TextLineProps) {
   const id = useId();
+  const attempt = useAttempt();
   const [text, setText] = useState(value);
   const [fault, setFault] = useState<string | null>(null);
-  const cancelled = useRef(false);
+  const isLeft = useRef(false);
   const reset = () => {
     setText(value);
     setFault(null);
   };
-  useEffect(reset, [value]);
+  useLayoutEffect(reset, [value]);
   const said = useRef<HTMLSpanElement>(null);
   useEffect(() => {
     said.current?.scrollIntoView({ block: "nearest" });
   }, [fault]);
-  const done = () => {
-    if (!cancelled.current && text !== value) {
-      const found = wrong?.(text) ?? null;
-      setFault(found);
-      if (found === null) onDone(text);
-    }
-    cancelled.current = false;
+  const isTyped = text !== value || fault !== null;
+
+  /** Takes what was typed; says whether there is nothing left to do here. */
+  const done = (): boolean => {
+    if (text === value) return true;
+    const found = wrong?.(text) ?? attempt(() => onDone(text));
+    setFault(found);
+    // what was taken shows as it stands now, which may be another text
+    if (found === null) setText(value);
+    return found === null;
+  };
+  const leave = () => {
+    isLeft.current = true;
+    onLeave?.();
+  };
+  const keys = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter" && done() && onLeave) leave();
+    else if (event.key === "Escape" && onLeave) leave();
+    else if (event.key === "Escape" && isTyped) reset();
+    // nothing to close here: it is for what lies around
+    else if (event.key === "Escape") return;
+    event.stopPropagation();
   };
   return (
     <>
@@ -42,21 +71,15 @@ export function TextLine({ value, onDone, wrong, onCancel, className = "", ...re
         value={text}
         aria-invalid={fault !== null || undefined}
         aria-describedby={fault ? id : undefined}
+        {...ownEscape(isTyped || onLeave !== undefined)}
         onChange={(event) => {
           setText(event.target.value);
           setFault(null);
         }}
-        onBlur={done}
-        onKeyDown={(event) => {
-          if (event.key === "Enter") event.currentTarget.blur();
-          if (event.key === "Escape") {
-            cancelled.current = true;
-            reset();
-            event.currentTarget.blur();
-            onCancel?.();
-          }
-          event.stopPropagation();
+        onBlur={() => {
+          if (!isLeft.current && done()) onLeave?.();
         }}
+        onKeyDown={keys}
         {...rest}
       />
       {fault && (

@@ -8,7 +8,7 @@ export interface AddPickerProps {
   frame: Frame;
   chosen: Chosen | null;
   onAdd: (planned: Planned) => void;
-  onLeave: () => void;
+  onLeave: (how: "escape" | "elsewhere") => void;
 }
 
 /** Adds anything by typing what it is. */
@@ -21,7 +21,7 @@ export function AddPicker({ frame, chosen, onAdd, onLeave }: AddPickerProps) {
         autoFocus
         options={addKinds.map(({ id, label, says }) => ({ value: id, label, says }))}
         onPick={(id) => {
-          onLeave();
+          onLeave("elsewhere");
           onAdd(addKinds.find((kind) => kind.id === id)!.plan(frame, chosen ?? { id: frame.root, parent: null }));
         }}
         onLeave={onLeave}

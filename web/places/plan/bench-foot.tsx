@@ -4,6 +4,7 @@ import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import type { Panel } from "../../data/session.js";
 import { Button } from "../../parts/button.js";
+import { rememberFocus } from "../../parts/focus-back.js";
 import type { Planned } from "./edits.js";
 import { focusPlan } from "../../app/focus-plan.js";
 import { Said } from "../../app/said.js";
@@ -77,18 +78,24 @@ export function BenchFoot(props: BenchFootProps) {
       aria-label="Bench"
       className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
       style={isHigh ? { height } : undefined}
+      // a field with nothing of its own to close gives the focus back to the plan
+      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && focusPlan()}
     >
       {isHigh && <Ledge height={height} onChange={setHeight} />}
       <Said />
       {tool === "change" && chosen && (
         <Suspense fallback={null}>
-          <ChangeMenu
-            frame={frame}
-            view={view}
-            parts={[chosen, ...others]}
-            make={make}
-            onClose={() => (onTool(null), focusPlan())}
-          />
+          <Opened>
+            {(back) => (
+              <ChangeMenu
+                frame={frame}
+                view={view}
+                parts={[chosen, ...others]}
+                make={make}
+                onClose={() => (onTool(null), back())}
+              />
+            )}
+          </Opened>
         </Suspense>
       )}
       <Part name="The bench" of={frame} className="grow">
@@ -131,19 +138,46 @@ export function BenchFoot(props: BenchFootProps) {
   );
 }
 
+/** What is opened over something else, with what gives the focus back to where it was. */
+function Opened({ children }: { children: (back: () => void) => ReactNode }) {
+  const [back] = useState(() => rememberFocus(focusPlan));
+  return children(back);
+}
+
 /** What adds something, takes a list, or thinks again about what is chosen. */
 function Tools({ frame, chosen, others, tool, onTool, onAdd }: BenchFootProps) {
   const opened = useOpenFrame();
-  if (tool === "add") return <AddPicker frame={frame} chosen={chosen} onAdd={onAdd} onLeave={() => onTool(null)} />;
+  if (tool === "add")
+    return (
+      <Opened>
+        {(back) => (
+          <AddPicker
+            frame={frame}
+            chosen={chosen}
+            onAdd={onAdd}
+            onLeave={(how) => {
+              onTool(null);
+              if (how === "escape") back();
+            }}
+          />
+        )}
+      </Opened>
+    );
   return (
     <>
       {others.length === 0 && (
-        <Button icon="plus" onClick={() => onTool("add")} title="Add a screen, tabs, a pair, a sheet … (A)">
+        <Button
+          icon="plus"
+          data-return="add"
+          onClick={() => onTool("add")}
+          title="Add a screen, tabs, a pair, a sheet … (A)"
+        >
           Add
         </Button>
       )}
       {chosen ? (
         <Button
+          data-return="change"
           onClick={() => onTool("change")}
           aria-expanded={tool === "change"}
           title="Wrap, unwrap, make a tab or a pair of it, share it … (W)"

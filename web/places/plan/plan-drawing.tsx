@@ -67,13 +67,16 @@ export function PlanDrawing(props: PlanDrawingProps) {
   const boxes = isFar
     ? layout.plates.filter((plate) => isChosen(plate.id, plate.parent))
     : [...layout.plates, ...layout.covers];
-  const cards = layout.cards.filter((card) => (!isFar && inSight(card)) || isChosen(card.id, card.parent));
+  // what is chosen is always there, to be brought into sight and to take the focus
+  const isDrawn = (box: Rect & { id: Id }, parent: Id | null): boolean =>
+    (!isFar && inSight(box)) || isChosen(box.id, parent);
+  const cards = layout.cards.filter((card) => isDrawn(card, card.parent));
   return (
     <>
       {isFar && <FarView layout={layout} chosen={chosen} />}
       {layout.tray && <Tray tray={layout.tray} />}
       {boxes
-        .filter(inSight)
+        .filter((box) => inSight(box) || (!("stack" in box) && isChosen(box.id, box.parent)))
         .sort((a, b) => a.depth - b.depth)
         .map((box) =>
           "stack" in box ? (
@@ -92,36 +95,40 @@ export function PlanDrawing(props: PlanDrawingProps) {
             />
           ),
         )}
-      {(isFar ? [] : layout.panes).filter(inSight).map((pane) => (
-        <PaneBox
-          key={`${pane.pair} ${pane.id}`}
-          frame={frame}
-          pane={pane}
-          foot={plateOf(pane.pair)}
-          chosen={isChosen(pane.id, pane.pair)}
-          entry={isEntry(pane.id, pane.pair)}
-          {...naming(pane.id, pane.pair)}
-        />
-      ))}
-      {(isFar ? [] : layout.teeth).filter(inSight).map((tooth) => {
-        const hub = plateOf(tooth.hub);
-        return (
-          <ToothBox
-            key={`${tooth.hub} ${tooth.id}`}
+      {layout.panes
+        .filter((pane) => isDrawn(pane, pane.pair))
+        .map((pane) => (
+          <PaneBox
+            key={`${pane.pair} ${pane.id}`}
             frame={frame}
-            tooth={tooth}
-            foot={hub.y + hub.height - 4}
-            first={tooth.x <= hub.x + 12}
-            chosen={isChosen(tooth.id, tooth.hub)}
-            entry={isEntry(tooth.id, tooth.hub)}
-            faint={isFaint(tooth.id)}
-            lit={device.tabs.has(`${tooth.hub} ${tooth.id}`)}
-            folded={frame.nodes[tooth.id]!.kind !== "screen" && plateOf(tooth.id).folded}
-            onFold={props.onFold}
-            {...naming(tooth.id, tooth.hub)}
+            pane={pane}
+            foot={plateOf(pane.pair)}
+            chosen={isChosen(pane.id, pane.pair)}
+            entry={isEntry(pane.id, pane.pair)}
+            {...naming(pane.id, pane.pair)}
           />
-        );
-      })}
+        ))}
+      {layout.teeth
+        .filter((tooth) => isDrawn(tooth, tooth.hub))
+        .map((tooth) => {
+          const hub = plateOf(tooth.hub);
+          return (
+            <ToothBox
+              key={`${tooth.hub} ${tooth.id}`}
+              frame={frame}
+              tooth={tooth}
+              foot={hub.y + hub.height - 4}
+              first={tooth.x <= hub.x + 12}
+              chosen={isChosen(tooth.id, tooth.hub)}
+              entry={isEntry(tooth.id, tooth.hub)}
+              faint={isFaint(tooth.id)}
+              lit={device.tabs.has(`${tooth.hub} ${tooth.id}`)}
+              folded={frame.nodes[tooth.id]!.kind !== "screen" && plateOf(tooth.id).folded}
+              onFold={props.onFold}
+              {...naming(tooth.id, tooth.hub)}
+            />
+          );
+        })}
       {!isFar && <Stairs cards={layout.cards} />}
       {cards.map((card) => (
         <ScreenCard

@@ -36,6 +36,15 @@ const isLargerThan = (element: HTMLElement, room: HTMLElement): boolean => {
   return isLarge && own.left < seen.right && own.right > seen.left && own.top < seen.bottom && own.bottom > seen.top;
 };
 
+/** Brings something into sight: all of it, or, where it is larger than the room, its head with its name. */
+const headIntoSight = (element: HTMLElement, room: HTMLElement): void => {
+  const [own, seen] = [element.getBoundingClientRect(), room.getBoundingClientRect()];
+  element.scrollIntoView({
+    block: own.height > seen.height ? "start" : "nearest",
+    inline: own.width > seen.width ? "start" : "nearest",
+  });
+};
+
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {
   const opened = useOpenFrame();
@@ -46,6 +55,7 @@ export function Plan() {
   const dark = useDark();
   const [asked, choose] = useChosen();
   const askedToo = useSession((session) => session.others);
+  const reveal = useSession((session) => session.reveal);
   const [room, size] = useSize();
   const [renaming, setRenaming] = useState(false);
   const [tool, setTool] = useState<"add" | "change" | null>(null);
@@ -107,17 +117,22 @@ export function Plan() {
     const element = plan.current.querySelector<HTMLElement>(
       `[data-node="${chosen.id}"][data-parent="${chosen.parent ?? ""}"]`,
     );
-    if ((takesFocus.current || opened.wantsFocus) && !renaming) element?.focus({ preventScroll: true });
+    if ((takesFocus.current || reveal) && !renaming) element?.focus({ preventScroll: true });
     takesFocus.current = false;
-    opened.wantsFocus = false;
-    if (element && scroller.current && !isLargerThan(element, scroller.current))
+    if (!element || !scroller.current) return;
+    if (reveal) {
+      // what was asked for is to be read too: it is looked for again once it is larger
+      if (zoom < manyZoom) return zoomTo(1);
+      opened.revealed();
+      headIntoSight(element, scroller.current);
+    } else if (!isLargerThan(element, scroller.current))
       element.scrollIntoView({ block: "nearest", inline: "nearest" });
-  }, [chosen?.id, chosen?.parent, layout, renaming]);
+  }, [chosen?.id, chosen?.parent, layout, renaming, reveal, reveal ? zoom : null]);
   useEffect(() => setRenaming((now) => now && chosen !== null), [chosen]);
 
   const select = (next: Chosen | null, replace = true, also: readonly Chosen[] = []) => {
     if (also.length === 0) anchor.current = next;
-    choose(next, replace, also);
+    choose(next, replace, { others: also });
   };
   const zoomToBox = (box: Rect) => {
     if (!size) return;
@@ -139,7 +154,7 @@ export function Plan() {
     select,
     extend: (next) => {
       const [to, between] = rangeOf(frame, anchor.current ?? chosen ?? next, next);
-      choose(to, true, between);
+      choose(to, true, { others: between });
     },
     takeFocus: () => (takesFocus.current = true),
     rename: () => setRenaming(chosen !== null),
@@ -150,6 +165,7 @@ export function Plan() {
     zoomToBox,
     isRenaming: renaming,
     renameNew: setRenaming,
+    room: scroller,
   });
   useClipboard({ frame, chosen, others, make, onList: () => opened.showPanel("list") });
 
@@ -216,12 +232,12 @@ export function Plan() {
             if (event.shiftKey) {
               event.preventDefault();
               const [to, between] = rangeOf(frame, anchor.current ?? chosen ?? next, next);
-              return choose(to, true, between);
+              return choose(to, true, { others: between });
             }
             if (event.ctrlKey || event.metaKey) {
               const [to, also] = toggled(chosen, others, next);
               anchor.current = to;
-              return choose(to, true, also);
+              return choose(to, true, { others: also });
             }
             if (!isSame(chosen, next) || others.length) {
               setRenaming(false);

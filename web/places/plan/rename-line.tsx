@@ -17,7 +17,7 @@ export function RenameLine({ title, onRename, onRenamed, className }: RenameLine
       value={title}
       onFocus={(event) => event.target.select()}
       onDone={onRename}
-      onBlurCapture={onRenamed}
+      onLeave={onRenamed}
       className={className}
     />
   );

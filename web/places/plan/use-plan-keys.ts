@@ -1,4 +1,4 @@
-import { type KeyboardEvent as PressEvent, useEffect, useRef } from "react";
+import { type KeyboardEvent as PressEvent, type RefObject, useEffect, useRef } from "react";
 import {
   alike,
   childrenOf,
@@ -35,6 +35,8 @@ export interface PlanHands {
   /** Lets a new thing be named at once, if it was made. */
   renameNew: (made: boolean) => void;
   isRenaming: boolean;
+  /** What the plan is drawn in. */
+  room: RefObject<HTMLElement | null>;
   setTool: (tool: "add" | "change" | null) => void;
   zoomBy: (factor: number) => void;
   zoomTo: (zoom: number) => void;
@@ -209,13 +211,26 @@ export const usePlanKeys = (hands: PlanHands): ((event: PressEvent) => void) => 
     } else if (!runByKey(commands, event)) return;
     event.preventDefault();
   };
-  // with the focus nowhere, keys are for the plan too
   const latest = useRef(press);
   latest.current = press;
+  // What had the focus on the plan may be gone by what was done there: then keys are for the plan still. With the focus
+  // nowhere for any other reason they are not, but for arrows, which change nothing.
+  const { room } = hands;
   useEffect(() => {
-    const keys = (event: KeyboardEvent) => event.target === document.body && latest.current(event);
+    let isHere = false;
+    const went = (event: Event) => {
+      isHere = event.target instanceof Node && (room.current?.contains(event.target) ?? false);
+    };
+    const keys = (event: KeyboardEvent) => {
+      const isWalk = arrows[event.key] !== undefined && !event.altKey && !event.shiftKey;
+      if (event.target === document.body && (isHere || isWalk)) latest.current(event);
+    };
+    for (const kind of ["focusin", "pointerdown"]) document.addEventListener(kind, went, true);
     addEventListener("keydown", keys);
-    return () => removeEventListener("keydown", keys);
-  }, []);
+    return () => {
+      for (const kind of ["focusin", "pointerdown"]) document.removeEventListener(kind, went, true);
+      removeEventListener("keydown", keys);
+    };
+  }, [room]);
   return (event) => press(event.nativeEvent);
 };

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { createFrame, deleteFrame, renameFrame, type ShelfRow, useFrameAt } from "../../data/shelf.js";
 import { Button } from "../../parts/button.js";
+import { returnTo } from "../../parts/focus-back.js";
 import { TextLine } from "../../parts/text-line.js";
 import { SmallPlan } from "../../parts/small-plan.js";
 
@@ -41,7 +42,7 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
                 name.trim() &&
                 void attempt(`${row.name} was not renamed`, () => renameFrame(row, name.trim().slice(0, 120)))
               }
-              onBlurCapture={() => setRenaming(false)}
+              onLeave={() => (setRenaming(false), returnTo(`more ${row.id}`))}
             />
           ) : (
             <Link to={`/f/${row.id}/plan`} className="block truncate text-[15px] font-bold" tabIndex={-1}>
@@ -55,7 +56,12 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
         </div>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger asChild>
-            <Button tone="quiet" icon="dots-three-vertical" aria-label={`More about ${row.name}`} />
+            <Button
+              tone="quiet"
+              icon="dots-three-vertical"
+              data-return={`more ${row.id}`}
+              aria-label={`More about ${row.name}`}
+            />
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content
