@@ -20,6 +20,7 @@ export type {
   Keep,
   LinkCase,
   ListBody,
+  Mark,
   Need,
   Node,
   NodeKind,
@@ -31,7 +32,7 @@ export type {
   Target,
   Theme,
 } from "./frame/types.js";
-export { colourNames, sizeNames } from "./frame/types.js";
+export { colourNames, marks, sizeNames } from "./frame/types.js";
 export {
   againOf,
   backOf,

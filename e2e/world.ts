@@ -31,13 +31,20 @@ export class Person {
       selector,
       text,
     );
-  click = async (selector: string) => {
-    const element = await this.see(selector);
-    await element.click();
+  /** Tries again for a while: what is drawn anew under the pointer is looked for again. */
+  private again = async <T>(work: () => Promise<T>): Promise<T> => {
+    for (const until = Date.now() + patience; ;)
+      try {
+        return await work();
+      } catch (error) {
+        if (Date.now() > until) throw error;
+        await new Promise((resolve) => setTimeout(resolve, 50));
+      }
   };
-  /** Presses what CSS names and has a text, at its beginning or anywhere; what is drawn anew meanwhile is looked for again. */
-  press = async (selector: string, text: string, how: "starts" | "has" = "has") => {
-    for (const until = Date.now() + patience; ;) {
+  click = (selector: string) => this.again(async () => (await this.see(selector)).click());
+  /** Presses what CSS names and has a text, at its beginning or anywhere. */
+  press = (selector: string, text: string, how: "starts" | "has" = "has") =>
+    this.again(async () => {
       const found = await this.page.evaluateHandle(
         (where, what, starts) =>
           [...document.querySelectorAll(where)].find((element) =>
@@ -47,16 +54,10 @@ export class Person {
         text,
         how === "starts",
       );
-      try {
-        const element = found.asElement() as ElementHandle<Element> | null;
-        if (!element) throw new Error(`nothing that ${selector} names has the text ${text}`);
-        return await element.click();
-      } catch (error) {
-        if (Date.now() > until) throw error;
-        await new Promise((resolve) => setTimeout(resolve, 50));
-      }
-    }
-  };
+      const element = found.asElement() as ElementHandle<Element> | null;
+      if (!element) throw new Error(`nothing that ${selector} names has the text ${text}`);
+      return element.click();
+    });
   keys = async (...keys: string[]) => {
     for (const key of keys) {
       const parts = key.split("+");

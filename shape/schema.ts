@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { colourNames, sizeNames } from "../core/frame/types.js";
+import { colourNames, marks, sizeNames } from "../core/frame/types.js";
 
 /** `[a-z][A-Za-z0-9]{0,39}`, without the names every JavaScript object answers to. */
 export const id = Joi.string()
@@ -245,7 +245,7 @@ export const frameFields = {
   theme: Joi.object({
     light: colours,
     dark: colours,
-    mark: someOf("line", "fill", "none"),
+    mark: someOf(...marks),
     font: label,
     corner: Joi.number().min(0).max(60),
     sizes: Joi.object(Object.fromEntries(sizeNames.map((name) => [name, Joi.number().min(0).max(2000)]))),

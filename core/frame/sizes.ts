@@ -1,4 +1,4 @@
-import type { Frame, SizeName, Theme } from "./types.js";
+import type { Frame, Mark, SizeName } from "./types.js";
 
 /** What bars, strips and overlays measure where a frame says nothing, CSS px. */
 export const defaultSizes: Readonly<Record<SizeName, number>> = {
@@ -18,4 +18,4 @@ export const sizeOf = (frame: Frame, name: SizeName): number => frame.theme?.siz
 /** The corner radius of actions and rows, px. */
 export const cornerOf = (frame: Frame): number => frame.theme?.corner ?? defaultCorner;
 /** How the chosen tab is marked. */
-export const markOf = (frame: Frame): NonNullable<Theme["mark"]> => frame.theme?.mark ?? "fill";
+export const markOf = (frame: Frame): Mark => frame.theme?.mark ?? "tooth";

@@ -1,4 +1,7 @@
 import fc from "fast-check";
+import { frameOf } from "../testing/frames.js";
+import { markOf } from "./sizes.js";
+import { type Mark, marks } from "./types.js";
 import { colourPairs, contrastOf, defaultColours, inkOn, luminanceOf } from "./theme.js";
 
 const anyHex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, "0")}`);
@@ -25,7 +28,15 @@ describe("contrast, as WCAG 2.2 has it", () => {
   });
   test("the colours an app gets by default are enough in both themes", () => {
     for (const palette of Object.values(defaultColours))
-      expect(colourPairs(palette, "fill").filter((pair) => !pair.enough)).toEqual([]);
+      for (const mark of marks) expect(colourPairs(palette, mark).filter((pair) => !pair.enough)).toEqual([]);
+  });
+  test("the chosen tab is judged by what it stands on, as it is marked", () => {
+    const ids = (mark: Mark) => colourPairs(defaultColours.light, mark).map(({ id }) => id);
+    expect(ids("tooth")).toEqual(expect.arrayContaining(["barActive-page", "barInk-page"]));
+    expect(ids("tooth")).not.toContain("barActive-bar");
+    expect(ids("fill")).toContain("barActive-mark");
+    expect(ids("line")).toContain("barActive-bar");
+    expect(markOf(frameOf({}))).toBe("tooth");
   });
   test("a pair just under its limit is called too faint", () => {
     const [pair] = colourPairs({ ...defaultColours.light, ink: "#777777", page: "#FFFFFF" }, "none");

@@ -1,4 +1,4 @@
-import { type ColourName, type Colours, type Frame, type Hex } from "./types.js";
+import { type ColourName, type Colours, type Frame, type Hex, type Mark } from "./types.js";
 
 export type Palette = Record<ColourName, Hex>;
 
@@ -74,8 +74,21 @@ export interface ColourPair {
   enough: boolean;
 }
 
+type PairOf = [id: string, says: string, ink: Hex, on: Hex, wants: 4.5 | 3];
+
+/** What the chosen tab stands on, by how it is marked. */
+const chosenPairs: Readonly<Record<Mark, (colours: Palette) => PairOf[]>> = {
+  tooth: ({ page, barInk, barActive }) => [
+    ["barActive-page", "the chosen tab on the page it joins", barActive, page, 4.5],
+    ["barInk-page", "the edge around the chosen tab", barInk, page, 3],
+  ],
+  line: ({ bar, barActive }) => [["barActive-bar", "the chosen tab", barActive, bar, 4.5]],
+  fill: ({ mark, barActive }) => [["barActive-mark", "the chosen tab on its tint", barActive, mark, 4.5]],
+  none: ({ bar, barActive }) => [["barActive-bar", "the chosen tab", barActive, bar, 4.5]],
+};
+
 /** Every pair of colours that meet in the devices, with their contrast. */
-export const colourPairs = (colours: Palette, mark: "line" | "fill" | "none"): ColourPair[] => {
+export const colourPairs = (colours: Palette, mark: Mark): ColourPair[] => {
   const pair = (id: string, says: string, ink: Hex, on: Hex, wants: 4.5 | 3): ColourPair => {
     // judged by what is shown: two decimals, cut off, so that 4.499 is not called enough
     const ratio = Math.floor(contrastOf(ink, on) * 100) / 100;
@@ -89,10 +102,7 @@ export const colourPairs = (colours: Palette, mark: "line" | "fill" | "none"): C
     pair("accent-surface", "actions on strips", accent, surface, 4.5),
     pair("page-accent", "text on a filled action", page, accent, 4.5),
     pair("barInk-bar", "tabs at rest", barInk, bar, 4.5),
-    pair("barActive-bar", "the chosen tab", barActive, bar, 4.5),
-    ...(mark === "fill"
-      ? [pair("barActive-mark", "the chosen tab's icon on its mark", barActive, colours.mark, 3)]
-      : []),
+    ...chosenPairs[mark](colours).map(([id, says, ink, on, wants]) => pair(id, says, ink, on, wants)),
     pair("ink-mark", "text on a marked row", ink, colours.mark, 4.5),
     pair("badge-bar", "a badge on the bar", badge, bar, 3),
     pair("on-badge", "the number in a badge", inkOn(badge), badge, 4.5),

@@ -253,11 +253,17 @@ export type Colours = Partial<Record<ColourName, Hex>>;
 export const sizeNames = ["header", "bar", "top", "rail", "panel", "drawer", "sheet", "dialog", "side"] as const;
 export type SizeName = (typeof sizeNames)[number];
 
+/**
+ * How the chosen tab is marked: `tooth` (default), the face's edge opens at it and its cell joins the page; `line` along its
+ * cell; `fill`, the whole cell tinted; `none`.
+ */
+export const marks = ["tooth", "line", "fill", "none"] as const;
+export type Mark = (typeof marks)[number];
+
 export interface Theme {
   light?: Colours;
   dark?: Colours;
-  /** How the chosen tab is marked. */
-  mark?: "line" | "fill" | "none";
+  mark?: Mark;
   font?: string;
   /** Corner radius, px. */
   corner?: number;

@@ -125,7 +125,7 @@ function Workplace() {
             />
           </div>
         ) : (
-          <Part name="The device" of={frame} className="w-80 shrink-0 border-l border-ink">
+          <Part name="The companion" of={frame} className="w-80 shrink-0 border-l border-ink">
             <Companion onFold={() => setFolded(true)} />
           </Part>
         )}

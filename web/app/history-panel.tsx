@@ -7,6 +7,7 @@ import { Button } from "../parts/button.js";
 import { PanelDialog } from "../parts/panel-dialog.js";
 import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
+import { wrongEmpty } from "../parts/wrong.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 import { later } from "../parts/later.js";
 
@@ -73,7 +74,8 @@ function Revisions({ onClose }: { onClose: () => void }) {
                   autoFocus
                   aria-label="Name of the change"
                   value={row.label}
-                  onDone={(label) => label.trim() && void name(row.number, label.trim().slice(0, 200))}
+                  wrong={wrongEmpty}
+                  onDone={(label) => void name(row.number, label.trim().slice(0, 200))}
                   onLeave={() => (setNaming(null), returnTo(`change ${row.number}`))}
                 />
               ) : (

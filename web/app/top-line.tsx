@@ -3,6 +3,7 @@ import { Link, useParams } from "react-router";
 import { Button } from "../parts/button.js";
 import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
+import { wrongEmpty } from "../parts/wrong.js";
 import { useAppCommands } from "./app-commands.js";
 import { Finder } from "./finder.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
@@ -47,8 +48,8 @@ export function TopLine() {
             aria-label="Name of the frame"
             value={name}
             onFocus={(event) => event.target.select()}
+            wrong={wrongEmpty}
             onDone={(next) =>
-              next.trim() &&
               opened.edit(
                 { kind: "setFrame", key: "name", value: next.trim().slice(0, 120) },
                 `Rename to ${next.trim()}`,

@@ -20,6 +20,7 @@ import { useDark } from "../app/theme.js";
 import { LiveDevice } from "../device/live-device.js";
 import { Button } from "../parts/button.js";
 import { Choice } from "../parts/choice.js";
+import { Part } from "../parts/part.js";
 import { useSize } from "../parts/use-size.js";
 import { AddressLine } from "./address-line.js";
 import { FactSwitches } from "./fact-switches.js";
@@ -139,15 +140,17 @@ export function Companion({ onFold }: { onFold: () => void }) {
                 ) : isStuck(state) ? (
                   <Stuck />
                 ) : (
-                  <LiveDevice
-                    frame={frame}
-                    state={shown ?? state}
-                    view={each}
-                    dark={dark}
-                    scale={scale}
-                    ghost={shown !== undefined}
-                    send={(event) => opened.send(event, each.target)}
-                  />
+                  <Part name="The device" of={frame} className="size-full">
+                    <LiveDevice
+                      frame={frame}
+                      state={shown ?? state}
+                      view={each}
+                      dark={dark}
+                      scale={scale}
+                      ghost={shown !== undefined}
+                      send={(event) => opened.send(event, each.target)}
+                    />
+                  </Part>
                 )}
                 {!shown && <GoesOn />}
                 {shown && (

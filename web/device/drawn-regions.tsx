@@ -145,18 +145,12 @@ export function DrawnRegions(props: DrawnRegionsProps) {
       );
     }
     if (region.bar) {
-      const border =
-        role === "bar"
-          ? { borderTop: hairline }
-          : role === "top"
-            ? { borderBottom: hairline }
-            : { borderInlineEnd: hairline };
       const { bar } = region;
       return (
         <div
           key={key}
           inert={inert}
-          style={{ ...style, ...border, ...(role === "drawer" && { boxShadow: "0 0 40px rgb(0 0 0 / .28)" }) }}
+          style={{ ...style, ...(role === "drawer" && { boxShadow: "0 0 40px rgb(0 0 0 / .28)" }) }}
           data-drawer={role === "drawer" || undefined}
         >
           <FaceBar

@@ -3,6 +3,8 @@ import {
   arrangeSurface,
   coloursOf,
   type Frame,
+  type Mark,
+  markOf,
   type Palette,
   type Region,
   type ScreenNode,
@@ -294,7 +296,16 @@ export const Picture = memo(function Picture({ frame, state, view, width, height
             </g>
           );
         }
-        return <Face key={key} role={region.role} box={box} tabs={tabsShown(region)} colours={colours} />;
+        return (
+          <Face
+            key={key}
+            role={region.role}
+            box={box}
+            tabs={tabsShown(region)}
+            colours={colours}
+            mark={markOf(frame)}
+          />
+        );
       })}
     </svg>
   );
@@ -312,68 +323,90 @@ const tabsShown = ({ bar }: Region) => {
   return ids.map((id) => id === bar?.active || (id === "more" && bar !== undefined && bar.more.includes(bar.active)));
 };
 
-function Face({ role, box, tabs, colours }: { role: Region["role"]; box: Box; tabs: boolean[]; colours: Palette }) {
+interface FaceProps {
+  role: Region["role"];
+  box: Box;
+  tabs: boolean[];
+  colours: Palette;
+  mark: Mark;
+}
+
+/** The cell of each tab in a face, px. */
+const cellOf = ({ role, box, tabs }: FaceProps, i: number): Box => {
+  const step = box.width / tabs.length;
+  return role === "bar" || role === "top"
+    ? { x: box.x + i * step, y: box.y, width: step, height: box.height }
+    : { x: box.x, y: box.y + 4 + i * 11, width: box.width, height: 11 };
+};
+
+/** The edge where a face meets what it stands beside, as a path; around a tooth it runs along its cell, and is open at it. */
+const edgePath = (role: Region["role"], { x, y, width, height }: Box, tooth: Box | null): string => {
+  const [right, foot] = [x + width, y + height];
+  if (role === "bar" || role === "top") {
+    const [edge, far] = role === "bar" ? [y, foot] : [foot, y];
+    if (!tooth) return `M${x} ${edge}H${right}`;
+    return `M${x} ${edge}H${tooth.x}V${far}M${tooth.x + tooth.width} ${far}V${edge}H${right}`;
+  }
+  // what stands at the right, as from right to left, has its inner edge at the left
+  const [edge, far] = x > 0 ? [x, right] : [right, x];
+  if (!tooth) return `M${edge} ${y}V${foot}`;
+  return `M${edge} ${y}V${tooth.y}H${far}M${far} ${tooth.y + tooth.height}H${edge}V${foot}`;
+};
+
+function Face(props: FaceProps) {
+  const { role, box, tabs, colours, mark } = props;
   const upright = role === "rail" || role === "panel" || role === "drawer";
+  const at = tabs.indexOf(true);
+  const chosen = at < 0 ? null : cellOf(props, at);
+  const tooth = mark === "tooth" ? chosen : null;
   return (
     <g>
       <rect {...box} fill={colours.bar} />
-      {upright ? (
-        <line
-          x1={box.x + box.width}
-          x2={box.x + box.width}
-          y1={box.y}
-          y2={box.y + box.height}
-          stroke={colours.ink}
-          strokeOpacity={0.18}
-        />
-      ) : (
-        <line
-          x1={box.x}
-          x2={box.x + box.width}
-          y1={role === "bar" ? box.y : box.y + box.height}
-          y2={role === "bar" ? box.y : box.y + box.height}
-          stroke={colours.ink}
-          strokeOpacity={0.18}
+      {chosen && (mark === "tooth" || mark === "fill") && (
+        <rect {...chosen} fill={mark === "tooth" ? colours.page : colours.mark} />
+      )}
+      {chosen && mark === "line" && (
+        <rect
+          {...(upright
+            ? { ...chosen, width: 1.5 }
+            : {
+                x: chosen.x + chosen.width * 0.2,
+                y: box.y + box.height - 1.5,
+                width: chosen.width * 0.6,
+                height: 1.5,
+              })}
+          fill={colours.barActive}
         />
       )}
+      <path
+        d={edgePath(role, box, tooth)}
+        fill="none"
+        stroke={tooth ? colours.barInk : colours.ink}
+        strokeOpacity={tooth ? 0.8 : 0.18}
+        strokeWidth={tooth ? 0.8 : 1}
+      />
       {tabs.map((active, i) => {
-        const step = box.width / tabs.length;
-        const x = upright ? box.x + 3 : box.x + i * step;
-        const y = upright ? box.y + 6 + i * 11 : box.y;
-        return upright ? (
+        const cell = cellOf(props, i);
+        const [x, y] = [upright ? cell.x + 6 : cell.x + cell.width / 2, cell.y + cell.height / 2];
+        return (
           <g key={i}>
-            {active && <rect x={x - 1} y={y - 3} width={box.width - 4} height={9} rx={2} fill={colours.mark} />}
-            <circle cx={x + 3} cy={y + 1.5} r={2} fill={active ? colours.barActive : colours.barInk} />
+            <circle
+              cx={x}
+              cy={y}
+              r={active ? 2.6 : 2.2}
+              fill={active ? colours.barActive : "none"}
+              stroke={active ? "none" : colours.barInk}
+            />
             {(role === "panel" || role === "drawer") && (
               <rect
-                x={x + 8}
-                y={y}
+                x={x + 6}
+                y={y - 1.25}
                 width={Math.max(0, box.width - 18)}
                 height={2.5}
                 fill={active ? colours.barActive : colours.barInk}
                 opacity={0.6}
               />
             )}
-          </g>
-        ) : (
-          <g key={i}>
-            {active && (
-              <rect
-                x={x + step / 2 - 7}
-                y={y + box.height / 2 - 4.5}
-                width={14}
-                height={9}
-                rx={3}
-                fill={colours.mark}
-              />
-            )}
-            <circle
-              cx={x + step / 2}
-              cy={y + box.height / 2}
-              r={active ? 2.6 : 2.2}
-              fill={active ? colours.barActive : "none"}
-              stroke={active ? "none" : colours.barInk}
-            />
           </g>
         );
       })}

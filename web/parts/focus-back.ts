@@ -19,8 +19,9 @@ export const rememberFocus = (otherwise: () => void = () => undefined): (() => v
 /** Gives the focus to what bears this `data-return`, once it is drawn; not where it was taken elsewhere meanwhile. */
 export const returnTo = (name: string): void =>
   void requestAnimationFrame(() => {
-    if (document.activeElement === document.body)
-      document.querySelector<HTMLElement>(`[data-return="${name}"]`)?.focus();
+    const to = document.querySelector<HTMLElement>(`[data-return="${name}"]`);
+    // a dialog keeps the focus for itself when what had it in there is gone
+    if (document.activeElement?.contains(to)) to?.focus();
   });
 
 /** Escape has something to close where this is set: what lies around it stays open. */

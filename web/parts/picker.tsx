@@ -72,13 +72,12 @@ export function Picker({
       setAsked(true);
       const count = shown.length;
       setAt(count === 0 ? -1 : at < 0 ? (step > 0 ? 0 : count - 1) : (at + step + count) % count);
-    } else if (event.key === "Enter" && open) take(at);
-    else if (event.key === "Escape") {
-      if (onLeave) onLeave("escape");
-      else if (open || text !== "") reset();
-      // nothing to close here: it is for what lies around
-      else return;
-    }
+    } else if (event.key === "Enter") take(at);
+    else if (event.key !== "Escape") return;
+    else if (onLeave) onLeave("escape");
+    else if (open || text !== "") reset();
+    // nothing to close here: it is for what lies around
+    else return;
     event.stopPropagation();
   };
   return (

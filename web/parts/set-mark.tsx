@@ -1,5 +1,6 @@
 import { createContext, Suspense, useContext, useState } from "react";
 import { type Frame, type Id, isSetHere, settings } from "../../core/index.js";
+import { returnTo } from "./focus-back.js";
 import { later } from "./later.js";
 
 const SetList = later(() => import("./set-list.js"));
@@ -26,6 +27,7 @@ export function SetMark({ of: key }: { of: string }) {
     <button
       type="button"
       data-set-mark={key}
+      data-return={`set ${key}`}
       aria-label={`${setting.label}: ${here ? "set here" : "by default"}`}
       title={`${here ? "Set here" : "By default"}: where else?`}
       aria-expanded={open}
@@ -41,7 +43,13 @@ export function SetMark({ of: key }: { of: string }) {
   if (!open) return mark;
   return (
     <Suspense fallback={mark}>
-      <SetList subject={subject} setting={setting} here={here} mark={mark} onClose={() => setOpen(false)} />
+      <SetList
+        subject={subject}
+        setting={setting}
+        here={here}
+        mark={mark}
+        onClose={() => (setOpen(false), returnTo(`set ${key}`))}
+      />
     </Suspense>
   );
 }

@@ -30,7 +30,10 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
   const [text, setText] = useState(value);
   const [fault, setFault] = useState<string | null>(null);
   const isLeft = useRef(false);
+  /** What was taken, until it has come back as the value: what draws this may be a change behind. */
+  const taken = useRef<string | null>(null);
   const reset = () => {
+    taken.current = null;
     setText(value);
     setFault(null);
   };
@@ -39,15 +42,14 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
   useEffect(() => {
     said.current?.scrollIntoView({ block: "nearest" });
   }, [fault]);
-  const isTyped = text !== value || fault !== null;
+  const isTyped = (text !== value && text !== taken.current) || fault !== null;
 
   /** Takes what was typed; says whether there is nothing left to do here. */
   const done = (): boolean => {
-    if (text === value) return true;
+    if (text === value || text === taken.current) return true;
     const found = wrong?.(text) ?? attempt(() => onDone(text));
     setFault(found);
-    // what was taken shows as it stands now, which may be another text
-    if (found === null) setText(value);
+    if (found === null) taken.current = text;
     return found === null;
   };
   const leave = () => {
@@ -55,11 +57,13 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
     onLeave?.();
   };
   const keys = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === "Enter" && done() && onLeave) leave();
-    else if (event.key === "Escape" && onLeave) leave();
-    else if (event.key === "Escape" && isTyped) reset();
+    if (event.key === "Enter") {
+      if (done() && onLeave) leave();
+    } else if (event.key !== "Escape") return;
+    else if (onLeave) leave();
+    else if (isTyped) reset();
     // nothing to close here: it is for what lies around
-    else if (event.key === "Escape") return;
+    else return;
     event.stopPropagation();
   };
   return (

@@ -92,7 +92,11 @@ export function BenchFoot(props: BenchFootProps) {
                 view={view}
                 parts={[chosen, ...others]}
                 make={make}
-                onClose={() => (onTool(null), back())}
+                onClose={(made) => {
+                  onTool(null);
+                  if (made) focusPlan();
+                  else back();
+                }}
               />
             )}
           </Opened>

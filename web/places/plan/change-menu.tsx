@@ -25,7 +25,8 @@ export interface ChangeMenuProps {
   view: View;
   parts: readonly Chosen[];
   make: (planned: Planned | null) => boolean;
-  onClose: () => void;
+  /** Says whether something was done. */
+  onClose: (made?: boolean) => void;
 }
 
 interface Look {
@@ -103,16 +104,16 @@ export default function ChangeMenu({ frame, view, parts, make, onClose }: Change
     const taken = asking ?? changesOfMind.find((each) => each.id === option.value)!;
     if (!asking && taken.targets && taken.targets(frame, parts).length > 0) return begin(taken);
     const { planned } = lookAt(frame, view, taken, parts, asking ? option.value : undefined);
-    if (planned && make(planned)) onClose();
+    if (planned && make(planned)) onClose(true);
   };
   const keys = (event: KeyboardEvent) => {
-    event.stopPropagation();
     const step = event.key === "ArrowDown" ? 1 : event.key === "ArrowUp" ? -1 : 0;
     const count = shown.length;
     if (step) setAt(count === 0 ? -1 : at < 0 ? (step > 0 ? 0 : count - 1) : (at + step + count) % count);
     else if (event.key === "Enter") take(at);
     else return;
     event.preventDefault();
+    event.stopPropagation();
   };
   const names = parts.map((part) => plainName(frame, part.id));
   const about = names.length > 3 ? `${names.length} chosen` : names.join(", ");

@@ -3,6 +3,7 @@ import { childrenOf, fitPlan, focusPath, placesOf, type State } from "../../../c
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import { type Chosen, useChosen } from "../../app/place.js";
 import { useDark } from "../../app/theme.js";
+import { Part } from "../../parts/part.js";
 import { useSize } from "../../parts/use-size.js";
 import { BenchFoot } from "./bench-foot.js";
 import { DragLayer } from "./drag-layer.js";
@@ -90,6 +91,8 @@ export function Plan() {
 
   // pictures and the bench follow when the plan itself and the device are painted
   const deferred = useDeferredValue(frame);
+  // all of one moment: what is chosen is there in the frame that the bench shows
+  const onBench = useDeferredValue(useMemo(() => ({ frame, chosen, others }), [frame, chosen, others]));
   const shown = useMemo(() => pictureStates(deferred, view), [deferred, view]);
 
   const [who, setWho] = useState<State["facts"] | null>(null);
@@ -103,8 +106,11 @@ export function Plan() {
 
   const edit = useMake();
   const make = (planned: Planned | null): boolean => {
-    takesFocus.current = edit(planned);
-    return takesFocus.current;
+    // a field on the bench keeps the focus: whoever writes there has not gone to the plan
+    const isWriting = document.activeElement?.matches("input, select, textarea") ?? false;
+    const isMade = edit(planned);
+    takesFocus.current = isMade && !isWriting;
+    return isMade;
   };
   const dragOptions = { frame, layout, view, zoom, plan: () => plan.current };
   const { dragging, begin } = useDrag({ ...dragOptions, onDrop: (look) => make(look.planned) });
@@ -263,33 +269,35 @@ export function Plan() {
                 transformOrigin: "0 0",
               }}
             >
-              <PlanDrawing
-                frame={frame}
-                pictured={deferred}
-                layout={layout}
-                view={view}
-                dark={dark}
-                chosen={chosen}
-                isChosen={isChosen}
-                isFar={isFar}
-                inSight={inSight}
-                shown={shown}
-                device={device}
-                dragged={dragged}
-                reached={reach?.nodes ?? null}
-                naming={(id, parent) => ({
-                  renaming: renaming && chosen?.id === id && chosen.parent === parent,
-                  onRename: (title) => chosen && make(retitle(frame, chosen, title.trim().slice(0, 200))),
-                  onRenamed: () => {
-                    setRenaming(false);
-                    takesFocus.current = true;
-                  },
-                })}
-                onFold={(id, folded) => {
-                  if (folded && chosen) select({ id, parent: placesOf(frame, id)[0] ?? null });
-                  folds.fold([id], folded);
-                }}
-              />
+              <Part name="The drawing of the plan" of={frame} className="max-w-140">
+                <PlanDrawing
+                  frame={frame}
+                  pictured={deferred}
+                  layout={layout}
+                  view={view}
+                  dark={dark}
+                  chosen={chosen}
+                  isChosen={isChosen}
+                  isFar={isFar}
+                  inSight={inSight}
+                  shown={shown}
+                  device={device}
+                  dragged={dragged}
+                  reached={reach?.nodes ?? null}
+                  naming={(id, parent) => ({
+                    renaming: renaming && chosen?.id === id && chosen.parent === parent,
+                    onRename: (title) => chosen && make(retitle(frame, chosen, title.trim().slice(0, 200))),
+                    onRenamed: () => {
+                      setRenaming(false);
+                      takesFocus.current = true;
+                    },
+                  })}
+                  onFold={(id, folded) => {
+                    if (folded && chosen) select({ id, parent: placesOf(frame, id)[0] ?? null });
+                    folds.fold([id], folded);
+                  }}
+                />
+              </Part>
               <PegMarks
                 pegs={pegs}
                 lit={lit}
@@ -332,9 +340,9 @@ export function Plan() {
         onTool={setTool}
         make={make}
         onAdd={(planned) => setRenaming(make(planned))}
-        chosen={chosen && Object.hasOwn(deferred.nodes, chosen.id) ? chosen : null}
-        others={others}
-        frame={deferred}
+        chosen={onBench.chosen}
+        others={onBench.others}
+        frame={onBench.frame}
         view={view}
         lit={lit}
         onLit={setLit}

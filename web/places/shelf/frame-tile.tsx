@@ -5,6 +5,7 @@ import { createFrame, deleteFrame, renameFrame, type ShelfRow, useFrameAt } from
 import { Button } from "../../parts/button.js";
 import { returnTo } from "../../parts/focus-back.js";
 import { TextLine } from "../../parts/text-line.js";
+import { wrongEmpty } from "../../parts/wrong.js";
 import { SmallPlan } from "../../parts/small-plan.js";
 
 export interface FrameTileProps {
@@ -38,8 +39,8 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
               aria-label="Name of the frame"
               value={row.name}
               onFocus={(event) => event.target.select()}
+              wrong={wrongEmpty}
               onDone={(name) =>
-                name.trim() &&
                 void attempt(`${row.name} was not renamed`, () => renameFrame(row, name.trim().slice(0, 120)))
               }
               onLeave={() => (setRenaming(false), returnTo(`more ${row.id}`))}

@@ -16,7 +16,7 @@ import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";
 import { Select } from "../../../parts/select.js";
-import { readNames, wrongValues, wrongWhole } from "../../../parts/wrong.js";
+import { readNames, wrongEmpty, wrongValues, wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { Group, Line } from "./group.js";
 
@@ -67,9 +67,8 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
                 <TextLine
                   aria-label={`Name of the target ${target.id}`}
                   value={target.label}
-                  onDone={(label) =>
-                    label.trim() && putTarget(target.id, { label: label.trim().slice(0, 80) }, `Target ${label}`)
-                  }
+                  wrong={wrongEmpty}
+                  onDone={(label) => putTarget(target.id, { label: label.trim().slice(0, 80) }, `Target ${label}`)}
                 />
                 <Button
                   tone="quiet"
@@ -192,9 +191,8 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
                 <TextLine
                   aria-label={`Name of the fact ${fact.id}`}
                   value={fact.label}
-                  onDone={(label) =>
-                    label.trim() && putFact(fact.id, { label: label.trim().slice(0, 80) }, `Fact ${label}`)
-                  }
+                  wrong={wrongEmpty}
+                  onDone={(label) => putFact(fact.id, { label: label.trim().slice(0, 80) }, `Fact ${label}`)}
                 />
               </span>
               <Select

@@ -9,6 +9,7 @@ import {
   defaultSizes,
   type Frame,
   markOf,
+  marks,
   type Palette,
   sizeNames,
   type Theme,
@@ -41,6 +42,13 @@ const plain = (theme: Theme): Theme | undefined => {
   );
   return Object.keys(kept).length ? (kept as Theme) : undefined;
 };
+
+const markSays = {
+  tooth: "the edge opens at it, and its cell joins the page",
+  line: "a line along its cell",
+  fill: "its whole cell is tinted",
+  none: "by its icon and label alone",
+} as const;
 
 /** Colours, marks and measures of the app's bars and strips, with the contrast of every pair as it changes. */
 export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose: () => void }) {
@@ -131,12 +139,8 @@ export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose:
           <Choice
             label="How the chosen tab is marked"
             value={mark}
-            options={[
-              { value: "line", label: "line" },
-              { value: "fill", label: "fill" },
-              { value: "none", label: "none" },
-            ]}
-            onChange={(value) => change({ mark: value === "fill" ? undefined : value }, `mark ${value}`)}
+            options={marks.map((value) => ({ value, label: value, says: markSays[value] }))}
+            onChange={(value) => change({ mark: value === "tooth" ? undefined : value }, `mark ${value}`)}
           />
           {[["corner", defaultCorner] as const, ...sizeNames.map((name) => [name, defaultSizes[name]] as const)].map(
             ([name, usual]) => (
