@@ -21,9 +21,11 @@ const plan = "/f/allotment-diary/plan";
 const fresh = async (name: string): Promise<string> =>
   `/f/${await shelve(world, { ...JSON.parse(readFileSync(demo, "utf8")), name })}/plan`;
 
-const drag = async (from: string, to: { x: number; y: number }) => {
-  const element = await me.see(from);
-  const box = (await element.boundingBox())!;
+/** Takes hold of something and goes over the middle of something else. */
+const drag = async (from: string, target: string) => {
+  await (await me.see(from)).evaluate((element) => element.scrollIntoView({ block: "nearest" }));
+  const to = await centre(target);
+  const box = (await (await me.see(from)).boundingBox())!;
   await me.page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await me.page.mouse.down();
   await me.page.mouse.move(box.x + box.width / 2 + 20, box.y + box.height / 2 + 10, { steps: 3 });
@@ -64,7 +66,7 @@ test("a developer plans, runs it at once, and finds everything again", async () 
   await me.read('[aria-label="Why"]', "The bar stays");
 
   // drag it out beside the hub: what a drop would do is said before it is done
-  await drag(node("harvest", "plotsTab"), await centre(node("photo", "app")));
+  await drag(node("harvest", "plotsTab"), node("photo", "app"));
   await me.read('[role="status"]', "the bar is covered here");
   await me.page.mouse.up();
   await me.see(node("harvest", "app"));

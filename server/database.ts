@@ -69,7 +69,9 @@ export const openDatabase = async (folder: string, say: (line: string) => void):
     } catch (error) {
       await rm(making, { recursive: true, force: true });
       const why = (error as Error).message || "it does not say why";
-      throw new Error(`The database could not be made in ${folder}: ${why}. It takes 50 MB there: is that free?`);
+      throw new Error(`The database could not be made in ${folder}: ${why}. It takes 50 MB there: is that free?`, {
+        cause: error,
+      });
     } finally {
       clearInterval(ticking);
     }

@@ -94,7 +94,7 @@ export const colourPairs = (colours: Palette, mark: Mark): ColourPair[] => {
     const ratio = Math.floor(contrastOf(ink, on) * 100) / 100;
     return { id, says, ink, on, wants, ratio, enough: ratio >= wants };
   };
-  const { page, surface, ink, accent, bar, barInk, barActive, badge } = colours;
+  const { page, surface, ink, accent, bar, barInk, badge } = colours;
   return [
     pair("ink-page", "text on the page", ink, page, 4.5),
     pair("ink-surface", "text on strips and sheets", ink, surface, 4.5),

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { applyEdit, type Edit, type Frame, plainFrame } from "../../core/index.js";
+import { applyEdit, type Frame, plainFrame } from "../../core/index.js";
 import { applyChecked, type SaveRequest } from "../../shape/edits.js";
 import type { Database, Sql } from "../database.js";
 import { FrameFile } from "../files/frame-file.js";

@@ -1,4 +1,4 @@
-import { useEffect } from "react";
+import { useEffect, useMemo, useSyncExternalStore } from "react";
 
 /** Something that can be done, by its key or by being found. */
 export interface Command {
@@ -15,17 +15,43 @@ export interface Command {
 export type Offer = readonly Command[] | (() => readonly Command[]);
 
 const board = new Map<string, Offer>();
+/** How often the board changed, for those who follow it. */
+let turns = 0;
+const followers = new Set<() => void>();
+const turn = (): void => {
+  turns += 1;
+  for (const follower of followers) follower();
+};
 
 /** Everything that can be done now, by all that is on the page. */
-export const commandsNow = (): readonly Command[] =>
+const commandsNow = (): readonly Command[] =>
   [...board.values()].flatMap((offer) => (typeof offer === "function" ? offer() : offer));
+
+/** Draws anew what shows commands, as they change. */
+export const useCommandsNow = (): readonly Command[] => {
+  const now = useSyncExternalStore(
+    (follower) => {
+      followers.add(follower);
+      return () => void followers.delete(follower);
+    },
+    () => turns,
+  );
+  return useMemo(() => commandsNow(), [now]);
+};
 
 /** Offers commands while the component is there. */
 export const useCommands = (source: string, commands: Offer): void => {
   useEffect(() => {
     board.set(source, commands);
+    turn();
   }, [source, commands]);
-  useEffect(() => () => void board.delete(source), [source]);
+  useEffect(
+    () => () => {
+      board.delete(source);
+      turn();
+    },
+    [source],
+  );
 };
 
 interface Pressed {

@@ -10,7 +10,7 @@ import {
   type FrameFindable,
   placesOf,
 } from "../../core/index.js";
-import { type Command, commandsNow } from "./commands.js";
+import { type Command, useCommandsNow } from "./commands.js";
 import type { FindKeys } from "./finder.js";
 import { useOpenFrame, useSession } from "./open-frame.js";
 import { useChosen } from "./place.js";
@@ -53,10 +53,11 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
   const [at, setAt] = useState(0);
   const list = useRef<HTMLUListElement>(null);
 
+  const offered = useCommandsNow();
   const commands = useMemo(
     () =>
       createFinder<CommandFindable>(
-        commandsNow().map((command) => ({
+        offered.map((command) => ({
           key: `command ${command.id}`,
           label: command.label,
           says: command.says ?? "",
@@ -64,7 +65,7 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
           command,
         })),
       ),
-    [],
+    [offered],
   );
   const found = useMemo<Found<Any>[]>(() => {
     const all: Finder<Any> = { prepared: [...finderOf(frame).prepared, ...commands.prepared] };
@@ -95,7 +96,7 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
     if (place !== "plan") go("plan");
     const to = { id: item.node, parent: placesOf(frame, item.node)[0] ?? null };
     const isThere = chosen?.id === to.id && chosen.parent === to.parent;
-    choose(to, isThere, { reveal: true });
+    choose(to, isThere, { found: true });
   };
   useEffect(() => {
     if (takes) take(0);

@@ -11,7 +11,7 @@ const keyOf = (id: Id | null, parent: Id | null): string => `${id ?? ""} ${paren
 export interface ChooseMore {
   others?: readonly Chosen[] | undefined;
   /** It was asked for from elsewhere: it comes into sight and takes the focus. */
-  reveal?: boolean;
+  found?: boolean;
 }
 
 export type Choose = (chosen: Chosen | null, replace?: boolean, more?: ChooseMore) => void;
@@ -24,9 +24,9 @@ export const useChosen = (): [Chosen | null, Choose] => {
   const opened = useOpenFrame();
   const chosen = useSession((session) => session.chosen);
   const choose = useCallback<Choose>(
-    (next, replace = true, { others, reveal } = {}) => {
+    (next, replace = true, { others, found } = {}) => {
       opened.choiceIsStep ||= !replace;
-      opened.choose(next, others, reveal);
+      opened.choose(next, others, found);
     },
     [opened],
   );

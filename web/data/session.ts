@@ -58,8 +58,11 @@ export interface Session extends Standing {
   chosen: Chosen | null;
   /** What is chosen with it. */
   others: readonly Chosen[];
-  /** What is chosen is asked for from elsewhere: it comes into sight and takes the focus where it is drawn, and keys go on from there. */
-  reveal: boolean;
+  /**
+   * What is chosen is to have the focus where it is drawn, so that keys go on from there: as something over the plan is
+   * closed, or (`found`) as it was asked for from elsewhere, and has to come into sight.
+   */
+  reveal: "focus" | "found" | null;
   /** What the bench shows instead of what is chosen. */
   panel: Panel | null;
   /** The companion shows a device for each target. */
@@ -99,7 +102,7 @@ export class OpenFrame {
       device,
       chosen: null,
       others: noOthers,
-      reveal: false,
+      reveal: null,
       panel: null,
       sideBySide: false,
     });
@@ -196,14 +199,20 @@ export class OpenFrame {
     this.external.set({ sideBySide });
   }
 
-  choose(chosen: Chosen | null, others: readonly Chosen[] = noOthers, reveal = false): void {
+  choose(chosen: Chosen | null, others: readonly Chosen[] = noOthers, isFound = false): void {
     const { panel } = this.now;
+    const reveal = isFound ? "found" : null;
     this.external.set({ chosen, others, reveal, panel: staying.includes(panel) ? panel : null });
   }
 
-  /** What was asked for is in sight. */
+  /** The focus goes to the plan, to what is chosen there. */
+  focusPlan(): void {
+    if (!this.now.reveal) this.external.set({ reveal: "focus" });
+  }
+
+  /** What was asked for has the focus. */
   revealed(): void {
-    if (this.now.reveal) this.external.set({ reveal: false });
+    if (this.now.reveal) this.external.set({ reveal: null });
   }
 
   /** Makes an edit; answers the faults that forbid it, which are told too, or null. */

@@ -6,7 +6,6 @@ import type { Panel } from "../../data/session.js";
 import { Button } from "../../parts/button.js";
 import { rememberFocus } from "../../parts/focus-back.js";
 import type { Planned } from "./edits.js";
-import { focusPlan } from "../../app/focus-plan.js";
 import { Said } from "../../app/said.js";
 import { AddPicker } from "./add-picker.js";
 import { Ledge } from "./ledge.js";
@@ -79,7 +78,7 @@ export function BenchFoot(props: BenchFootProps) {
       className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
       style={isHigh ? { height } : undefined}
       // a field with nothing of its own to close gives the focus back to the plan
-      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && focusPlan()}
+      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && opened.focusPlan()}
     >
       {isHigh && <Ledge height={height} onChange={setHeight} />}
       <Said />
@@ -94,7 +93,7 @@ export function BenchFoot(props: BenchFootProps) {
                 make={make}
                 onClose={(made) => {
                   onTool(null);
-                  if (made) focusPlan();
+                  if (made) opened.focusPlan();
                   else back();
                 }}
               />
@@ -111,7 +110,7 @@ export function BenchFoot(props: BenchFootProps) {
               chosen={chosen}
               make={make}
               onChoose={onChoose}
-              onClose={() => (opened.showPanel(null), focusPlan())}
+              onClose={() => (opened.showPanel(null), opened.focusPlan())}
             />
           ) : chosen && others.length ? (
             <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
@@ -144,7 +143,8 @@ export function BenchFoot(props: BenchFootProps) {
 
 /** What is opened over something else, with what gives the focus back to where it was. */
 function Opened({ children }: { children: (back: () => void) => ReactNode }) {
-  const [back] = useState(() => rememberFocus(focusPlan));
+  const opened = useOpenFrame();
+  const [back] = useState(() => rememberFocus(() => opened.focusPlan()));
   return children(back);
 }
 

@@ -1,4 +1,12 @@
-import { type KeyboardEvent, useDeferredValue, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import {
+  type KeyboardEvent,
+  useDeferredValue,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from "react";
 import {
   applySoundly,
   faultSays,
@@ -62,6 +70,8 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
   const where = places.find(({ value }) => value === asked) ?? places[0]!;
   const area = useRef<HTMLTextAreaElement>(null);
   const numbers = useRef<HTMLPreElement>(null);
+  // also when it is shown again that was only hidden while something else was being loaded in its place
+  useLayoutEffect(() => area.current?.focus(), []);
 
   const look = (now: string): Look => {
     const read = readOutline(now);
@@ -161,7 +171,6 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
           </pre>
           <textarea
             ref={area}
-            autoFocus
             aria-label="List of names"
             aria-invalid={shown.faults.length > 0 || undefined}
             spellCheck={false}

@@ -91,8 +91,8 @@ export function Plan() {
 
   // pictures and the bench follow when the plan itself and the device are painted
   const deferred = useDeferredValue(frame);
-  // all of one moment: what is chosen is there in the frame that the bench shows
-  const onBench = useDeferredValue(useMemo(() => ({ frame, chosen, others }), [frame, chosen, others]));
+  // what is chosen has just been made, or has another id: the bench cannot wait, or a field on it would lose the focus
+  const onBench = chosen && !Object.hasOwn(deferred.nodes, chosen.id) ? frame : deferred;
   const shown = useMemo(() => pictureStates(deferred, view), [deferred, view]);
 
   const [who, setWho] = useState<State["facts"] | null>(null);
@@ -119,21 +119,22 @@ export function Plan() {
 
   // what is chosen by keys or made by an edit comes into sight and takes the focus
   useLayoutEffect(() => {
-    if (!chosen || !plan.current) return;
+    if (!plan.current) return;
     const element = plan.current.querySelector<HTMLElement>(
-      `[data-node="${chosen.id}"][data-parent="${chosen.parent ?? ""}"]`,
+      chosen ? `[data-node="${chosen.id}"][data-parent="${chosen.parent ?? ""}"]` : '[role="treeitem"][tabindex="0"]',
     );
     if ((takesFocus.current || reveal) && !renaming) element?.focus({ preventScroll: true });
     takesFocus.current = false;
-    if (!element || !scroller.current) return;
-    if (reveal) {
+    if (reveal === "focus" && element) opened.revealed();
+    if (!chosen || !element || !scroller.current) return;
+    if (reveal === "found") {
       // what was asked for is to be read too: it is looked for again once it is larger
       if (zoom < manyZoom) return zoomTo(1);
       opened.revealed();
       headIntoSight(element, scroller.current);
     } else if (!isLargerThan(element, scroller.current))
       element.scrollIntoView({ block: "nearest", inline: "nearest" });
-  }, [chosen?.id, chosen?.parent, layout, renaming, reveal, reveal ? zoom : null]);
+  }, [chosen?.id, chosen?.parent, layout, renaming, reveal, reveal === "found" ? zoom : null]);
   useEffect(() => setRenaming((now) => now && chosen !== null), [chosen]);
 
   const select = (next: Chosen | null, replace = true, also: readonly Chosen[] = []) => {
@@ -340,9 +341,9 @@ export function Plan() {
         onTool={setTool}
         make={make}
         onAdd={(planned) => setRenaming(make(planned))}
-        chosen={onBench.chosen}
-        others={onBench.others}
-        frame={onBench.frame}
+        chosen={chosen}
+        others={others}
+        frame={onBench}
         view={view}
         lit={lit}
         onLit={setLit}
