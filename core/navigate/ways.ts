@@ -91,6 +91,9 @@ export const exploredOf = (frame: Frame, view: View): Map<Id, Reached> => {
  * frame too large to be explored every screen is opened, and taken for real.
  */
 export interface TakenWay {
+  /** Where it was taken from, and where that led. */
+  from: State;
+  state: State;
   snapshot: Snapshot;
   real: boolean;
 }
@@ -132,7 +135,7 @@ export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => 
   const taken = step(frame, view, from, event);
   return taken.state === from
     ? null
-    : { snapshot: snapshotOf(frame, view, taken), real: !isKnown || reached !== undefined };
+    : { from, state: taken.state, snapshot: snapshotOf(frame, view, taken), real: !isKnown || reached !== undefined };
 };
 
 /** How a node's ways in look: whether bars and header are there, and what Back does, for each. */

@@ -2,7 +2,8 @@ import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { type TakenWay, takeWay, type Way, waysOut } from "../navigate/ways.js";
-import { losesBar, overlayWord } from "../says/words.js";
+import { barBecomes } from "../says/bar-says.js";
+import { overlayWord } from "../says/words.js";
 
 /** One way of a frame, with how it goes and what it covers, in words. */
 export interface WayRow {
@@ -28,24 +29,33 @@ const howSays = (frame: Frame, way: Way, { snapshot }: TakenWay): string => {
   return last === "push" ? "pushed" : "changes nothing";
 };
 
-const coversSays = ({ snapshot }: TakenWay): string => {
-  const { overlay, bars, shown } = snapshot;
+const coversSays = (frame: Frame, view: View, taken: TakenWay): string => {
+  const { overlay, bars, shown } = taken.snapshot;
   if (overlay) return bars.some((bar) => !bar.inert) ? "what lies beneath it" : "everything";
   if (shown.length > 1) return "nothing: beside its list";
-  const seen = bars.findLast((bar) => bar.face !== "drawer" && !bar.inert);
-  if (seen) return `nothing: the ${seen.face} stays`;
-  return bars.length
-    ? "nothing: its drawer can be opened"
-    : losesBar(snapshot) === "hides"
-      ? "hides the bar"
-      : "the bar";
+  const bar = barBecomes(frame, view, taken);
+  switch (bar.is) {
+    case "stays":
+    case "shows":
+      return `nothing: the ${bar.face} ${bar.is}`;
+    case "dimmed":
+      return `nothing: the ${bar.face} stays dimmed`;
+    case "hidden":
+      return `hides the ${bar.face}`;
+    case "covered":
+      return `the ${bar.face}`;
+    case "drawer":
+      return "nothing: its drawer can be opened";
+    case "none":
+      return "nothing: no bar in sight";
+  }
 };
 
 const rowOf = (frame: Frame, view: View, way: Way): WayRow => {
   if (!isAttached(frame, way.to)) return { way, how: "leads nowhere: loose", covers: "", back: [] };
   const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
   if (!taken) return { way, how: "cannot be taken here", covers: "", back: [] };
-  return { way, how: howSays(frame, way, taken), covers: coversSays(taken), back: taken.snapshot.back };
+  return { way, how: howSays(frame, way, taken), covers: coversSays(frame, view, taken), back: taken.snapshot.back };
 };
 
 /** All ways out of these nodes, else of the whole frame, in the order of its nodes; each is taken to see what it does. */

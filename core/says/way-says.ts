@@ -2,17 +2,34 @@ import { isAttached } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { takeWay, type Way } from "../navigate/ways.js";
-import { barWords, losesBar, overlayWord } from "./words.js";
+import { barBecomes } from "./bar-says.js";
+import { overlayWord } from "./words.js";
+
+const barSays = (bar: ReturnType<typeof barBecomes>): string => {
+  switch (bar.is) {
+    case "stays":
+    case "shows":
+      return `the ${bar.face} ${bar.is}`;
+    case "dimmed":
+      return `the ${bar.face} stays dimmed`;
+    case "hidden":
+      return `hides the ${bar.face}`;
+    case "covered":
+      return `covers the ${bar.face}`;
+    case "drawer":
+    case "none":
+      return "no bar in sight";
+  }
+};
 
 /** What taking a way does to what can be seen, in a few words: worked out by taking it. */
 export const waySays = (frame: Frame, view: View, way: Way): string => {
   if (!isAttached(frame, way.to)) return "loose: leads nowhere";
   const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
   if (!taken) return "cannot be taken in this view";
-  const { bars, notes, overlay, top, shown } = taken.snapshot;
+  const { notes, overlay, top, shown } = taken.snapshot;
   const changed = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";
   if (overlay) return `${changed}${overlayWord[overlay.opens]}`;
   if (shown.length > 1 && top !== null) return `${changed}beside its list`;
-  const seen = barWords(taken.snapshot);
-  return `${changed}${seen ?? (bars.length ? "no bar in sight" : `${losesBar(taken.snapshot)} the bar`)}`;
+  return `${changed}${barSays(barBecomes(frame, view, taken))}`;
 };

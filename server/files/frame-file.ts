@@ -129,8 +129,14 @@ export class FrameFile {
       }
       await this.read(look, bytes, isFirst);
     } catch (error) {
-      this.stand({ is: "out of reach", why: (error as Error).message });
+      this.lose(error);
     }
+  }
+
+  /** Something came in between: nothing is known of the file now, so that the next look reads it anew and brings both together. */
+  private lose(error: unknown): void {
+    this.known = null;
+    this.stand({ is: "out of reach", why: (error as Error).message });
   }
 
   /** What another hand wrote to a file that had just been replaced is taken in too, as a change of what had stood there. */
@@ -212,7 +218,10 @@ export class FrameFile {
       const text = writeFrame(frame);
       const written = await writeWhole(this.path, text, this.known?.look ?? null);
       // another hand is in it just now, or what it wrote is not whole yet: the next look brings both together
-      if (!written) return;
+      if (!written) {
+        this.known = null;
+        return;
+      }
       if (written.replaced !== null)
         this.replaced.push(
           new Replaced(written.replaced, this.known!.bytes, { revision: this.revision, frame: this.base }),
@@ -223,7 +232,7 @@ export class FrameFile {
       await this.kept.inStep(revision);
       this.stand({ is: "in step" });
     } catch (error) {
-      this.stand({ is: "out of reach", why: (error as Error).message });
+      this.lose(error);
     }
   }
 }
