@@ -18,6 +18,9 @@ const topName = ({ frame, view }: Lens, state: State): string => {
 
 const barsOf = ({ frame, view }: Lens, state: State): readonly SeenBar[] => surfaceOf(frame, state, view).bars;
 
+/** Whether a bar is seen: a drawer is while it is open. */
+const isInSight = ({ face, open }: SeenBar): boolean => face !== "drawer" || open;
+
 /** What became of the bars there were. */
 const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
   const is = barsOf(lens, after);
@@ -28,12 +31,17 @@ const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
       ? ` It covers ${nameOf(lens.frame, gone.hub)}, so its ${gone.face} is gone.`
       : ` It hides the ${gone.face} of ${nameOf(lens.frame, gone.hub)}.`;
   }
-  if (was.length === 0 && is.length > 0) return " The bar is back.";
-  const dimmed = is.find((bar) => bar.inert && !was.some((other) => other.hub === bar.hub && other.inert));
+  const wasOf = (bar: SeenBar) => was.find((other) => other.hub === bar.hub);
+  const dimmed = is.find((bar) => bar.inert && isInSight(bar) && !wasOf(bar)?.inert);
   if (dimmed) return ` The ${dimmed.face} is dimmed: nothing beneath can be touched.`;
   const usable = is.findLast((bar) => !bar.inert);
-  if (usable) return ` The ${usable.face} stays.`;
-  return is.length > 0 ? ` The ${is.at(-1)!.face} beneath stays dimmed.` : "";
+  if (!usable) {
+    const beneath = is.findLast(isInSight);
+    return beneath ? ` The ${beneath.face} beneath stays dimmed.` : "";
+  }
+  if (!isInSight(usable)) return wasOf(usable) ? "" : ` The ${usable.face} can be opened.`;
+  if (!wasOf(usable)) return ` The ${usable.face} shows.`;
+  return wasOf(usable)!.inert ? ` The ${usable.face} can be used again.` : ` The ${usable.face} stays.`;
 };
 
 const overlayWord = {
