@@ -336,6 +336,39 @@ test("a thousand screens are planned without a stumble", async () => {
   await me.see(node("between", "t0"));
 });
 
+test("nothing runs out of the window, be it wide or narrow", async () => {
+  const out = () =>
+    me.page.evaluate(() => {
+      const isScrolled = (element: Element) => {
+        for (let at = element.parentElement; at; at = at.parentElement)
+          if (["auto", "scroll"].includes(getComputedStyle(at).overflowX)) return true;
+        return false;
+      };
+      return [...document.querySelectorAll("button, input, select, h1, h2, [role=status], [role=alert]")]
+        .filter((element) => !element.closest("[data-device], .sr-only") && !isScrolled(element))
+        .filter((element) => {
+          const { left, right, width } = element.getBoundingClientRect();
+          return width > 0 && (right > innerWidth + 1 || left < -1);
+        })
+        .map((element) => `${element.tagName} ${element.getAttribute("aria-label") ?? element.textContent}`)
+        .concat(document.documentElement.scrollWidth > innerWidth ? ["the page is scrolled sideways"] : []);
+    });
+  for (const [at, seen] of [
+    ["/", 'a[aria-label="Open Allotment Diary"]'],
+    [`${plan}?at=plot&in=plotsTab`, 'section[aria-label="Bench"] h2'],
+    ["/f/night-sky-log/plan?at=nights&in=club", 'section[aria-label="Bench"] h2'],
+    ["/f/night-sky-log/links?link=%2Fevenings%2Fjoin", '[aria-label="What becomes of it"]'],
+  ] as const) {
+    await me.go(at);
+    for (const width of [1280, 1000, 700]) {
+      await me.page.setViewport({ width, height: 800 });
+      await me.page.waitForFunction((wide) => innerWidth === wide, {}, width);
+      await me.see(seen);
+      expect([at, width, await out()]).toEqual([at, width, []]);
+    }
+  }
+});
+
 test("nothing stands in the way of anyone, in both themes", async () => {
   await me.go("/");
   await me.see('a[aria-label="Open Allotment Diary"]');

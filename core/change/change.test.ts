@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { applySoundly } from "../edit/apply.js";
+import type { Edit } from "../edit/edit.js";
 import type { Part } from "../edit/part.js";
 import { childrenOf } from "../frame/defaults.js";
 import type { Frame, HubNode, ScreenNode, StackNode } from "../frame/types.js";
@@ -215,6 +216,58 @@ describe("a device on a frame whose structure is thought over", () => {
     expect(topOf({ frame: pair, view: on.view }, state.root)).toMatchObject({ node: "y", ui: { scroll: 9 } });
     const again = refit(pair, two, on.view, state);
     expect(topOf({ frame: two, view: on.view }, again.root)).toMatchObject({ node: "y", ui: { scroll: 9 } });
+  });
+});
+
+describe("a device on a frame that is wrapped, unwrapped and moved about under it", () => {
+  /** What is on top, as the frame changes step by step; each edit is laid on the frame before. */
+  const followed = (frame: Frame, events: NavigationEvent[], ...edits: Edit[]): string[] => {
+    let now = plainFrame(frame);
+    const { at, view } = run(now, ...events);
+    let { state } = at;
+    const tops = [topOf({ frame: now, view }, state.root).node];
+    for (const edit of edits) {
+      const result = applySoundly(now, edit);
+      if (!result.ok) throw new Error(JSON.stringify(result.faults));
+      state = refit(now, result.frame, view, state, result.renamed);
+      now = result.frame;
+      tops.push(topOf({ frame: now, view }, state.root).node);
+    }
+    return tops;
+  };
+  const deep: NavigationEvent[] = [{ do: "pick", row: 2 }, tap("deep")];
+  const all = (edits: Edit[]): Edit => ({ kind: "batch", edits });
+  test("stays on the screen it shows as tabs, a stack or a pair is put around it, and taken away again", () => {
+    for (const wrapper of [hub(["deep"]), stack(["deep"])]) {
+      const wrap = all([
+        {
+          kind: "add",
+          nodes: { around: { ...wrapper, children: [] } as never },
+          top: "around",
+          parent: "aTab",
+          after: "item",
+        },
+        { kind: "move", id: "deep", from: "aTab", to: "around", after: null },
+      ]);
+      const unwrap = all([
+        { kind: "move", id: "deep", from: "around", to: "aTab", after: "around" },
+        { kind: "remove", id: "around" },
+      ]);
+      expect(followed(tabbed(), deep, wrap, unwrap)).toEqual(["deep", "deep", "deep"]);
+    }
+  });
+  test("follows its screen under another id, and into another container", () => {
+    const rename: Edit = { kind: "rename", id: "deep", to: "deeper" };
+    const move: Edit = { kind: "move", id: "deeper", from: "aTab", to: "app", after: "cover" };
+    expect(followed(tabbed(), deep, rename, move)).toEqual(["deep", "deeper", "deeper"]);
+  });
+  test("goes to what lies beneath where its screen is taken out, and to the start where nothing does", () => {
+    expect(followed(tabbed(), deep, { kind: "remove", id: "deep" }, { kind: "remove", id: "item" })).toEqual([
+      "deep",
+      "item",
+      "a",
+    ]);
+    expect(followed(tabbed(), [{ do: "tab", to: "c" }], { kind: "remove", id: "c" })).toEqual(["c", "a"]);
   });
 });
 

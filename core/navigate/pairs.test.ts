@@ -77,6 +77,20 @@ describe("a pair that is split", () => {
       { kind: "replace", in: "nights", leaving: null, entering: "night", toward: "forward" },
     ]);
   });
+  test("goes to the first screen of each pane when its tab is chosen again, and keeps the detail", () => {
+    const seen = wide(pick(3), tap("note"), tap("older", "log"), tab("nights"));
+    expect(seen).toMatchObject({ shown: ["log", "entry"], trail: ["log", "entry"] });
+    // and from there both are scrolled to their tops
+    const scrolled = wide(
+      pick(3),
+      { do: "scroll", to: 40, in: "entry" },
+      { do: "scroll", to: 90, in: "log" },
+      tab("nights"),
+    );
+    const pair = scrolled.at.state.root;
+    const tops = JSON.stringify(pair).match(/"scroll":\d+/g);
+    expect(new Set(tops)).toEqual(new Set(['"scroll":0']));
+  });
   test("takes a row of its list while the detail is the top, and replaces that", () => {
     const seen = wide(pick(3), tap("note"), pick(4, "log"));
     expect(seen).toMatchObject({ top: "entry", params: { n: "4" }, trail: ["log", "entry"] });

@@ -1,14 +1,18 @@
-import type { Frame, ScreenNode } from "../frame/types.js";
+import type { Frame, Need, Node, ScreenNode } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
 import { waysOut } from "../navigate/ways.js";
-import { list, opening, screen, stack, tabbed } from "../testing/frames.js";
+import { list, opening, screen, stack, tabbed, tap } from "../testing/frames.js";
 import { settingDeed } from "../change/deed.js";
 import { askToSignIn } from "../change/sign-in.js";
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import { consequencesOf } from "../navigate/consequences.js";
 import { consequenceSays } from "./consequence-says.js";
+import type { NavigationEvent } from "../navigate/events.js";
+import { wayRows } from "../routes/table.js";
+import { eventSays } from "./event-says.js";
 import { faultSays } from "./fault-says.js";
+import { needSays } from "./need-says.js";
 import { propertySays } from "./property-says.js";
 import { waySays } from "./way-says.js";
 import { actionSays, onlySays } from "./words.js";
@@ -82,6 +86,67 @@ test("what a way does is said by taking it", () => {
   ]);
   const rows = waysOut("rows", frame.nodes.rows!)[0]!;
   expect(waySays(frame, viewOf(frame, { width: 1000 }), rows)).toBe("beside its list");
+});
+
+test("what a person does is said in few words, by what stands on the screen", () => {
+  const said = (event: NavigationEvent, on = "item") => eventSays(frame, event, on);
+  expect(said(tap("deep"))).toBe("tap deep");
+  expect(said({ do: "tap", action: "shut", in: "cover" })).toBe("tap Close");
+  expect(said({ do: "tap", action: "nowhere" })).toBe("tap nowhere");
+  expect(said({ do: "pick", row: 4 }, "a")).toBe("pick Row 4");
+  expect(said({ do: "pick", row: 4 }, "c")).toBe("pick row 4");
+  expect(said({ do: "tab", to: "c" })).toBe("tab Both");
+  expect(said({ do: "menu" })).toBe("open the menu");
+  expect([said({ do: "back" }), said({ do: "up" }), said({ do: "dismiss" })]).toEqual(["Back", "up", "dismiss"]);
+  expect([said({ do: "wait", ms: 400 }), said({ do: "return" })]).toEqual(["wait 400 ms", "return"]);
+});
+
+describe("what becomes of a person who has not what a need asks for", () => {
+  const facts: Frame["facts"] = [
+    { id: "in", label: "Signed in" },
+    { id: "role", label: "Role", values: ["guest", "host"] },
+  ];
+  const becomes = (needs: Need[], more: Record<string, Node> = {}): string => {
+    const gated: Frame = { ...tabbed({}, { deep: screen({ needs }), ...more }), facts };
+    return needSays(gated, viewOf(gated), "deep", 0);
+  };
+  test("is shown something else, and what was asked waits or does not", () => {
+    expect(becomes([{ fact: "in", is: true, otherwise: "b", resume: true }])).toBe(
+      "Signed in: no: b instead, and deep waits",
+    );
+    expect(becomes([{ fact: "role", is: "host", otherwise: "b" }])).toBe("Role: guest: b instead, and nothing waits");
+  });
+  test("is refused where nothing stands in", () => {
+    expect(becomes([{ fact: "in", is: true }])).toBe("Signed in: no: it is refused, A stays");
+  });
+  test("is sent round and round where what stands in needs something too", () => {
+    const round = { c: screen({ path: "/c", needs: [{ fact: "in", is: true, otherwise: "deep" }] }) };
+    expect(becomes([{ fact: "in", is: true, otherwise: "c" }], round)).toMatch("what stands in needs something too");
+  });
+  test("is nobody where every value will do, and nothing is said of what is loose or not there", () => {
+    expect(becomes([{ fact: "role", is: ["guest", "host"] }])).toBe("always met: no other value is left");
+    expect(becomes([])).toBe("");
+    const loose: Frame = { ...tabbed({}, { alone: screen({ needs: [{ fact: "in", is: true }] }) }), facts };
+    expect(needSays(loose, viewOf(loose), "alone", 0)).toBe("");
+  });
+});
+
+test("a way past which there is no bar, or one that comes, is not said to cover or to keep one", () => {
+  const bare = tabbed(
+    {},
+    { app: stack(["intro", "home", "cover"]), intro: screen({ actions: [opening("a"), opening("cover")] }) },
+  );
+  const said = waysOut("intro", bare.nodes.intro!).map((way) => waySays(bare, viewOf(bare), way));
+  expect(said).toEqual(["the bar shows", "no bar in sight"]);
+  expect(wayRows(bare, viewOf(bare), ["intro"]).map(({ covers }) => covers)).toEqual([
+    "nothing: the bar shows",
+    "nothing: no bar in sight",
+  ]);
+  const drawer = {
+    ...bare,
+    nodes: { ...bare.nodes, home: { ...bare.nodes.home!, faces: { hand: "drawer" } } as Node },
+  };
+  expect(wayRows(drawer, viewOf(drawer), ["intro"])[0]!.covers).toBe("nothing: its drawer can be opened");
 });
 
 test("actions and limits are said in words", () => {
