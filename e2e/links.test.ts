@@ -1,3 +1,5 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import { startingShapes } from "../core/index.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
 import { Served } from "./served.js";
@@ -11,6 +13,7 @@ eachIn((person, its) => {
 
 const plan = "/f/allotment-diary/plan";
 const links = "/f/allotment-diary/links";
+const demo = join(import.meta.dirname, "..", "demo", "allotment.frame.json");
 const line = 'input[aria-label^="Address of the screen"]';
 const tryLine = 'input[aria-label="Link to try"]';
 
@@ -187,6 +190,36 @@ test("any link is tried in every way, kept as a case, and the case turns red whe
   await me.read('nav[aria-label="Places"]', "1 changed");
   await me.click('[aria-label="Undo"]');
   await me.read('nav[aria-label="Places"]', "2 changed");
+});
+
+test("the links are worked by keys alone: a link is tried, another way chosen, a case kept and undone", async () => {
+  await me.go(`/f/${await shelve(world, JSON.parse(readFileSync(demo, "utf8")))}/links`);
+  await me.see(tryLine);
+  const has = (selector: string) => me.page.evaluate((of) => document.activeElement?.matches(of) ?? false, selector);
+  /** Goes on by Tab until what CSS names has the focus. */
+  const tabTo = async (selector: string) => {
+    for (let n = 0; n < 120; n += 1) {
+      if (await has(selector)) return;
+      await me.keys("Tab");
+    }
+    throw new Error(`${selector} is not reached by Tab`);
+  };
+  await tabTo(tryLine);
+  await me.keys("Control+a");
+  await me.type("/tasks/7");
+  await me.read('[aria-label="What becomes of it"]', "task = 7");
+  await tabTo('[aria-label="The link in every way"] tr:last-child td:last-child button');
+  await me.keys("Enter");
+  await me.page.waitForFunction(() => location.search.includes("signedIn.false"));
+  const before = await me.count("[data-case]");
+  // back to the top of the page, and on to what keeps it
+  await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await tabTo(tryLine);
+  await tabTo('[aria-label="Try a link"] button[title^="Keeps how the link comes out"]');
+  await me.keys("Enter");
+  await me.page.waitForFunction((count) => document.querySelectorAll("[data-case]").length === count, {}, before + 1);
+  await me.keys("Control+z");
+  await me.page.waitForFunction((count) => document.querySelectorAll("[data-case]").length === count, {}, before);
 });
 
 test("addresses are brought in from a sitemap, a table or a list, and shown before anything changes", async () => {
