@@ -50,6 +50,9 @@ test("a change that the server cannot store is told, tried again and set aside; 
   const aside = 'section[aria-label="Changes the server could not store"]';
   await me.read(aside, "Call Map Cursed: The database cannot keep this. No room for a curse.");
   expect(tries).toBeGreaterThanOrEqual(3);
+  // what was said while it was tried is said no more, and the notice is whole
+  expect((await me.texts('[role="alert"]')).filter((text) => text.includes("tried again"))).toEqual([]);
+  expect(await me.page.$eval(aside, (element) => element.scrollHeight - element.clientHeight)).toBe(0);
   await me.saved();
   const { nodes } = await frameOf(world, id);
   expect([nodes.map!.title, nodes.packing!.title]).toEqual(["Map", "Rucksack"]);

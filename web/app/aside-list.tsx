@@ -10,7 +10,7 @@ export default function AsideList({ aside }: { aside: readonly Aside[] }) {
     <section
       role="alert"
       aria-label="Changes the server could not store"
-      className="max-h-60 overflow-auto border-b border-clay bg-clay-soft px-4 py-2"
+      className="max-h-60 shrink-0 overflow-auto border-b border-clay bg-clay-soft px-4 py-2"
     >
       <p>
         <b>

@@ -20,7 +20,7 @@ export default function ClashList({ clashes }: { clashes: readonly Clash[] }) {
     <section
       role="alert"
       aria-label="Written in two windows at once"
-      className="border-b border-clay bg-clay-soft px-4 py-2"
+      className="shrink-0 border-b border-clay bg-clay-soft px-4 py-2"
     >
       <ul className="flex flex-col gap-1">
         {clashes.map((clash) => (

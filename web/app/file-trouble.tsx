@@ -5,7 +5,7 @@ const most = 3;
 /** What is the matter with the file a frame is worked on in, what was kept, and what to do. */
 export default function FileTrouble({ file }: { file: FileState }) {
   return (
-    <section role="alert" className="border-b border-clay bg-clay-soft px-4 py-2" title={file.path}>
+    <section role="alert" className="shrink-0 border-b border-clay bg-clay-soft px-4 py-2" title={file.path}>
       {file.is === "broken" && (
         <>
           <p>

@@ -14,14 +14,20 @@ export function Notices() {
   const deleted = useSession((session) => session.deleted);
   const file = useSession((session) => session.file);
   const clashes = useSession((session) => session.clashes);
+  const trouble = useSession((session) => session.trouble);
   const aside = useSession((session) => session.aside);
   return (
     <>
       {deleted && (
-        <div role="alert" className="flex items-center gap-3 border-b border-clay bg-clay-soft px-4 py-2">
+        <div role="alert" className="flex shrink-0 items-center gap-3 border-b border-clay bg-clay-soft px-4 py-2">
           <span className="grow">This frame was deleted. Nothing is lost: it can be brought back.</span>
           <Button onClick={() => void bringBack(id)}>Bring it back</Button>
         </div>
+      )}
+      {trouble && (
+        <p role="alert" className="shrink-0 border-b border-clay bg-clay-soft px-4 py-2">
+          {trouble}
+        </p>
       )}
       <Suspense fallback={null}>
         {file && file.is !== "in step" && <FileTrouble file={file} />}

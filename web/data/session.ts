@@ -96,6 +96,7 @@ export class OpenFrame {
       waiting: 0,
       message: null,
       deleted: head.deleted ?? false,
+      trouble: null,
       file: head.file ?? null,
       clashes: readStored<Clash[]>("local", clashKey(id)) ?? [],
       aside: readAside(id),

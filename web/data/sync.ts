@@ -40,6 +40,8 @@ export interface Standing {
   /** Edits that wait to be sent. */
   waiting: number;
   deleted: boolean;
+  /** Why the server cannot store the edit that is tried again just now; null while none is. */
+  trouble: string | null;
   /** The file it is worked on in; null when it is kept on the shelf alone. */
   file: FileState | null;
 }
@@ -217,7 +219,7 @@ export class Sync {
         body: { edits },
       });
       this.retryAfter = 1000;
-      this.tries = 0;
+      this.untroubled();
       this.settle(answer.revision, edits);
       if (this.state === "away") this.stand("saved");
       this.queued(this.queue.filter((queued) => !edits.includes(queued)));
@@ -232,6 +234,7 @@ export class Sync {
 
   private async failed(error: Error, edits: readonly Queued[]): Promise<void> {
     if (!(error instanceof ProblemError)) throw error;
+    if (error.status < 500) this.untroubled();
     if (error.status === 0) return this.away();
     if (error.status === 412) return this.rebase(Number(error.body.revision), (error.body.missed ?? []) as Missed[]);
     // a deleted frame takes no edits: they wait until it is brought back
@@ -246,12 +249,18 @@ export class Sync {
     }
     this.tries += 1;
     if (error.status >= 500 && this.tries < mostTries) {
-      this.host.fault(`The server cannot store “${first!.label}”. ${problemSays(this.base, error)} It is tried again.`);
+      const trouble = `The server cannot store “${first!.label}”. ${problemSays(this.base, error)} It is tried again.`;
+      this.host.stand({ trouble });
       return new Promise((resolve) => setTimeout(resolve, 400 * this.tries));
     }
-    this.tries = 0;
+    this.untroubled();
     this.atOnce = mostAtOnce;
     this.setAside(first!, problemSays(this.base, error));
+  }
+
+  private untroubled(): void {
+    if (this.tries > 0) this.host.stand({ trouble: null });
+    this.tries = 0;
   }
 
   /** Goes on without an edit, and without those that built on it: none is lost, and none stands in the way of the rest. */

@@ -219,7 +219,8 @@ export function Plan() {
             scroller.current = element;
             return room(element);
           }}
-          className="relative min-h-0 min-w-0 grow overflow-auto"
+          // what comes into sight does not end up beneath the zoom and the filter
+          className="relative min-h-0 min-w-0 grow scroll-p-2 scroll-pt-13 overflow-auto"
           onKeyDown={onKeyDown}
           onScroll={(event) => {
             const { scrollLeft, scrollTop } = event.currentTarget;
