@@ -63,6 +63,12 @@ describe("a history", () => {
     expect(undone.undone).toHaveLength(1);
     expect(made(undone, title("Two")).undone).toEqual([]);
   });
+  test("has no step for what changes nothing, and what was undone can still be redone after it", () => {
+    const undone = after(made(empty(tabbed()), title("One")), { do: "undo" });
+    const nothing: Edit = { kind: "set", node: "b", key: "title" };
+    expect(made(undone, nothing)).toEqual(undone);
+    expect(made(empty(tabbed()), nothing).done).toEqual([]);
+  });
   test("is told as what it does: the label of the change, with Undo or Redo before it", () => {
     const history = made(empty(tabbed()), title("One"), "Call it One");
     const undo = fold(history, { do: "undo" });

@@ -61,6 +61,8 @@ export const fold = (history: History, event: HistoryEvent): HistoryResult => {
     event.do === "undo" ? `Undo: ${last!.label}` : event.do === "redo" ? `Redo: ${last!.label}` : event.label;
   const result = applySoundly(history.frame, edit);
   if (!result.ok) return result;
+  // what changes nothing is no step: an undo of it would do nothing
+  if (event.do === "edit" && result.patches.length === 0) return { ok: true, history, edit, label, result };
   const { frame, inverse } = result;
   const next: History =
     event.do === "undo"

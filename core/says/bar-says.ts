@@ -5,8 +5,7 @@ import type { TakenWay } from "../navigate/ways.js";
 
 /** What becomes of the bar as a way is taken. `none`: there is none to see, before or after; `drawer`: it can be opened. */
 export type BarBecomes =
-  | { is: "stays" | "shows" | "dimmed" | "hidden" | "covered"; face: Exclude<Face, "none"> }
-  | { is: "drawer" | "none" };
+  { is: "stays" | "shows" | "dimmed" | "hidden" | "covered"; face: Exclude<Face, "none"> } | { is: "drawer" | "none" };
 
 const isInSight = ({ face, open }: SeenBar): boolean => face !== "drawer" || open;
 
