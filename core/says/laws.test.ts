@@ -57,7 +57,7 @@ const anyBarred = (): fc.Arbitrary<Frame> => {
     { hand: "drawer" },
   );
   const over = fc.record({
-    opens: fc.constantFrom<Opens>("push", "sheet", "dialog", "side", "fullscreen"),
+    opens: fc.constantFrom<Opens>("push", "push", "push", "sheet", "dialog", "side", "fullscreen"),
     bars: fc.constantFrom("keep", "hide"),
     over: fc.constantFrom("all", "region"),
   });
@@ -98,7 +98,8 @@ describe("what is said is so, over random frames", () => {
               "a full screen": "fullscreen",
             }[says];
             const wrong =
-              (role && !after.roles.has(role) && `no ${role} is drawn`) ||
+              // what opens over its region above a full screen over everything is hidden by that
+              (role && !after.roles.has(role) && !after.roles.has("fullscreen") && `no ${role} is drawn`) ||
               (says === "beside its list" && !after.roles.has("detail") && "no pair is split") ||
               untrue(says, drawn(frame, taken.from, view), after);
             if (wrong) throw new Error(`${id} to ${way.to}: "${says}", but ${wrong}`);
@@ -107,8 +108,9 @@ describe("what is said is so, over random frames", () => {
       { numRuns: 300 },
     );
     // each of these came up, or nothing was tried
-    for (const often of ["a sheet", "a dialog", "the bar stays", "hides the bar", "covers the bar", "no bar in sight"])
-      expect([often, (said.get(often) ?? 0) > 0]).toEqual([often, true]);
+    const came = (words: string) => [...said.keys()].some((says) => says.startsWith(words));
+    const words = ["a sheet", "a dialog", "the bar stays", "hides the", "covers the", "no bar in sight"];
+    expect(words.filter((each) => !came(each))).toEqual([]);
   });
 
   test("of an event: a bar that is said to stay, to show, to be dimmed or to be of use again is", () => {
