@@ -1,5 +1,7 @@
-import type { Frame, Need, Node, ScreenNode } from "../frame/types.js";
+import type { Frame, HubNode, Need, Node, ScreenNode } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
+import { explain } from "../navigate/explain.js";
+import { launch, step } from "../navigate/step.js";
 import { waysOut } from "../navigate/ways.js";
 import { list, opening, screen, stack, tabbed, tap } from "../testing/frames.js";
 import { settingDeed } from "../change/deed.js";
@@ -147,6 +149,21 @@ test("a way past which there is no bar, or one that comes, is not said to cover 
     nodes: { ...bare.nodes, home: { ...bare.nodes.home!, faces: { hand: "drawer" } } as Node },
   };
   expect(wayRows(drawer, viewOf(drawer), ["intro"])[0]!.covers).toBe("nothing: its drawer can be opened");
+});
+
+test("a bar that comes for the first time is not said to be back, nor a closed drawer to stay", () => {
+  const why = (faces: HubNode["faces"], action: string): string => {
+    const bare = tabbed(
+      { faces: faces! },
+      { app: stack(["intro", "home"]), intro: screen({ actions: [opening("a"), opening("item")] }) },
+    );
+    const view = viewOf(bare);
+    const before = launch(bare, view);
+    const event = tap(action);
+    return explain(bare, view, before, event, step(bare, view, before.state, event))[0]!;
+  };
+  expect(why({ hand: "bar" }, "a")).toMatch(/ The bar shows\.$/);
+  expect(why({ hand: "drawer" }, "a")).toMatch(/ The drawer can be opened\.$/);
 });
 
 test("actions and limits are said in words", () => {
