@@ -9,7 +9,7 @@ import { screensLaid } from "./outcome.js";
 import { nameOf, plainName } from "./run.js";
 import { isHub, isStuck, type State } from "./state.js";
 import type { Step } from "./step.js";
-import { type SeenBar, surfaceOf } from "./surface.js";
+import { isBarInSight, type SeenBar, surfaceOf } from "./surface.js";
 
 const topName = ({ frame, view }: Lens, state: State): string => {
   const top = topOf({ frame, view }, state.root);
@@ -17,9 +17,6 @@ const topName = ({ frame, view }: Lens, state: State): string => {
 };
 
 const barsOf = ({ frame, view }: Lens, state: State): readonly SeenBar[] => surfaceOf(frame, state, view).bars;
-
-/** Whether a bar is seen: a drawer is while it is open. */
-const isInSight = ({ face, open }: SeenBar): boolean => face !== "drawer" || open;
 
 /** What became of the bars there were. */
 const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
@@ -32,14 +29,14 @@ const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
       : ` It hides the ${gone.face} of ${nameOf(lens.frame, gone.hub)}.`;
   }
   const wasOf = (bar: SeenBar) => was.find((other) => other.hub === bar.hub);
-  const dimmed = is.find((bar) => bar.inert && isInSight(bar) && !wasOf(bar)?.inert);
+  const dimmed = is.find((bar) => bar.inert && isBarInSight(bar) && !wasOf(bar)?.inert);
   if (dimmed) return ` The ${dimmed.face} is dimmed: nothing beneath can be touched.`;
   const usable = is.findLast((bar) => !bar.inert);
   if (!usable) {
-    const beneath = is.findLast(isInSight);
+    const beneath = is.findLast(isBarInSight);
     return beneath ? ` The ${beneath.face} beneath stays dimmed.` : "";
   }
-  if (!isInSight(usable)) return wasOf(usable) ? "" : ` The ${usable.face} can be opened.`;
+  if (!isBarInSight(usable)) return wasOf(usable) ? "" : ` The ${usable.face} can be opened.`;
   if (!wasOf(usable)) return ` The ${usable.face} shows.`;
   return wasOf(usable)!.inert ? ` The ${usable.face} can be used again.` : ` The ${usable.face} stays.`;
 };

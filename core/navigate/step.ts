@@ -31,7 +31,7 @@ import {
   type Ui,
 } from "./state.js";
 import { stand } from "./standing.js";
-import { surfaceOf } from "./surface.js";
+import { isBarInSight, surfaceOf } from "./surface.js";
 import { tabAgain, withTab } from "./tabs.js";
 import { changedAt } from "./touch.js";
 
@@ -164,7 +164,7 @@ const pick = (run: Run, state: State, event: Extract<NavigationEvent, { do: "pic
 const tab = (run: Run, state: State, to: Id): State => {
   const { bars, drawer } = surfaceOf(run.frame, state, run.view);
   const named = bars.filter((bar) => bar.tabs.includes(to) || bar.more.includes(to));
-  const bar = named.find((each) => !each.inert && (each.face !== "drawer" || each.open));
+  const bar = named.find((each) => !each.inert && isBarInSight(each));
   if (!bar) {
     const why = named.some((each) => each.inert)
       ? "lies under what is over it"

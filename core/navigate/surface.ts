@@ -33,6 +33,9 @@ export interface SeenBar extends ShownTabs {
   open: boolean;
 }
 
+/** Whether a bar is seen: a drawer is while it is open. */
+export const isBarInSight = ({ face, open }: Pick<SeenBar, "face" | "open">): boolean => face !== "drawer" || open;
+
 /** A header strip. */
 export interface SeenHeader {
   /** The container that draws it. */

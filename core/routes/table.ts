@@ -37,12 +37,11 @@ const coversSays = (frame: Frame, view: View, taken: TakenWay): string => {
   switch (bar.is) {
     case "stays":
     case "shows":
+    case "stays dimmed":
       return `nothing: the ${bar.face} ${bar.is}`;
-    case "dimmed":
-      return `nothing: the ${bar.face} stays dimmed`;
-    case "hidden":
+    case "hides":
       return `hides the ${bar.face}`;
-    case "covered":
+    case "covers":
       return `the ${bar.face}`;
     case "drawer":
       return "nothing: its drawer can be opened";

@@ -2,20 +2,18 @@ import { isAttached } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { takeWay, type Way } from "../navigate/ways.js";
-import { barBecomes } from "./bar-says.js";
+import { barBecomes, type BarBecomes } from "./bar-says.js";
 import { overlayWord } from "./words.js";
 
-const barSays = (bar: ReturnType<typeof barBecomes>): string => {
+const barSays = (bar: BarBecomes): string => {
   switch (bar.is) {
     case "stays":
     case "shows":
+    case "stays dimmed":
       return `the ${bar.face} ${bar.is}`;
-    case "dimmed":
-      return `the ${bar.face} stays dimmed`;
-    case "hidden":
-      return `hides the ${bar.face}`;
-    case "covered":
-      return `covers the ${bar.face}`;
+    case "hides":
+    case "covers":
+      return `${bar.is} the ${bar.face}`;
     case "drawer":
     case "none":
       return "no bar in sight";

@@ -1,6 +1,7 @@
 import { targetsOf } from "../frame/defaults.js";
 import type { Action, Frame, Only } from "../frame/types.js";
 import { plainName } from "../navigate/run.js";
+import { isBarInSight } from "../navigate/surface.js";
 import type { Snapshot } from "../navigate/snapshot.js";
 
 /** “a, b and c”. */
@@ -20,7 +21,7 @@ export const losesBar = ({ tabs }: Pick<Snapshot, "tabs">): "hides" | "covers" =
 
 /** The bar that a person sees and can use, or that lies beneath what is over it. */
 export const barWords = ({ bars }: Pick<Snapshot, "bars">): string | null => {
-  const usable = bars.findLast((bar) => !bar.inert && (bar.face !== "drawer" || bar.open));
+  const usable = bars.findLast((bar) => !bar.inert && isBarInSight(bar));
   if (usable) return `the ${usable.face} stays`;
   const dimmed = bars.findLast((bar) => bar.inert && bar.face !== "drawer");
   return dimmed ? `the ${dimmed.face} stays dimmed` : null;
