@@ -1,7 +1,16 @@
+import { channel } from "node:diagnostics_channel";
 import { closeSync, fstatSync, openSync, renameSync, statSync } from "node:fs";
 import { open, rm, stat } from "node:fs/promises";
 import { basename, dirname, join } from "node:path";
 import { isSameLook, type Look, lookOf } from "./look.js";
+
+/** When, on the clock of `process.hrtime`, a file was looked at for the last time, and when it had been replaced: told to whoever traces it. */
+export interface Replacing {
+  path: string;
+  looked: bigint;
+  replaced: bigint;
+}
+export const replacing = channel("handy-frame:replacing");
 
 /** What a file is once it was written. */
 export interface Written {
@@ -49,12 +58,14 @@ export const writeWhole = async (
       await file.sync();
       const look = lookOf(await file.stat({ bigint: true }));
       // from the look to the rename nothing waits: what another hand does in between has no more than a few µs for it
+      const looked = process.hrtime.bigint();
       const found = expectedAt(path, expected);
       if (!found) {
         await rm(making, { force: true });
         return null;
       }
       renameSync(making, path);
+      replacing.publish({ path, looked, replaced: process.hrtime.bigint() } satisfies Replacing);
       written = { look, replaced: found.file };
     } finally {
       await file.close();
