@@ -1,7 +1,7 @@
 import createRouter from "find-my-way";
 import { match } from "path-to-regexp";
 import { Matcher } from "../core/address/matcher.js";
-import { type Pattern, readPattern } from "../core/address/pattern.js";
+import { type Pattern, readPattern } from "../core/frame/pattern.js";
 import { type Figure, timeOf, timesOf } from "./measure.js";
 
 /** Patterns as an app has them: groups of a list, a detail, a word beside the name, and what lies deeper. */

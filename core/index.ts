@@ -1,66 +1,12 @@
-export type {
-  Action,
-  Again,
-  Body,
-  ColourName,
-  Colours,
-  ContainerNode,
-  Do,
-  DoOpen,
-  Face,
-  Fact,
-  FactValue,
-  Field,
-  Frame,
-  FrameField,
-  How,
-  HubBack,
-  HubNode,
-  Id,
-  Keep,
-  LinkCase,
-  ListBody,
-  Mark,
-  Need,
-  Node,
-  NodeKind,
-  Opens,
-  PairNode,
-  ScreenNode,
-  StackNode,
-  Tab,
-  Target,
-  Theme,
-} from "./frame/types.js";
+export type { Action, Again, Body, ColourName, Colours, ContainerNode, Do, DoOpen, Face, Fact, FactValue, Field, Frame, FrameField, How, HubBack, HubNode, Id, Keep, LinkCase, ListBody, Mark, Need, Node, NodeKind, Opens, PairNode, ScreenNode, StackNode, Tab, Target, Theme } from "./frame/types.js";
 export { colourNames, marks, sizeNames } from "./frame/types.js";
-export {
-  againOf,
-  backOf,
-  bandsOf,
-  childrenOf,
-  factAtLaunch,
-  factsOf,
-  factValues,
-  hasEdgeSwipe,
-  hasSystemBack,
-  keepOf,
-  edgeOf,
-  labelsOf,
-  limitOf,
-  overOf,
-  plainIcon,
-  ratioOf,
-  restOf,
-  splitFromOf,
-  startOf,
-  targetsOf,
-} from "./frame/defaults.js";
+export { againOf, backOf, bandsOf, childrenOf, factAtLaunch, factsOf, factValues, hasEdgeSwipe, hasSystemBack, keepOf, edgeOf, labelsOf, limitOf, overOf, plainIcon, ratioOf, restOf, splitFromOf, startOf, targetsOf } from "./frame/defaults.js";
 export { equal } from "./frame/equal.js";
 export { hasRoomToSplit, isLifted, opensOf } from "./frame/opens.js";
 export { faceOf, isThere, tabsOf } from "./frame/faces.js";
-export { called } from "./frame/called.js";
+export { called } from "./frame/names.js";
 export { type Fault, faultLine, shown } from "./frame/fault.js";
-export { faultsOf } from "./frame/faults.js";
+export { faultsOf } from "./faults/faults.js";
 export { indexOf, isAttached, mostDepth, parentsOf, placesOf, subtreeOf } from "./frame/frame-index.js";
 export { pointer, segmentsOf } from "./frame/pointer.js";
 export { textFaults, wrongLetter } from "./frame/text.js";
@@ -73,7 +19,7 @@ export { plainFrame, writeFrame } from "./frame/write.js";
 export { addressesOf, type ScreenAddress, type Target as LinkTarget, targetOfLink } from "./address/addresses.js";
 export { type Shadow, shadowsOf } from "./address/shadows.js";
 export { linkTo, readLink } from "./address/link.js";
-export { addressFor, fillPattern, type Pattern, patternOf, queryNames, readPattern } from "./address/pattern.js";
+export { addressFor, fillPattern, type Pattern, patternOf, queryNames, readPattern } from "./frame/pattern.js";
 
 export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
 export type { Forms } from "./edit/draft.js";
@@ -97,61 +43,24 @@ export { writeOutline } from "./outline/write.js";
 
 export type { Move, NavigationEvent, Note } from "./navigate/events.js";
 export { canDismiss, canGoUp, upTakes } from "./navigate/back.js";
-export { type Consequences, consequencesOf } from "./navigate/consequences.js";
-export { explain, explainEdit } from "./navigate/explain.js";
-export { backEvent, type Ladder, ladderOf } from "./navigate/ladder.js";
+export { type Consequences, consequencesOf } from "./explore/consequences.js";
+export { explain, explainEdit } from "./observe/explain.js";
+export { backEvent, type Ladder, ladderOf } from "./observe/ladder.js";
 export { type EventResult, readEvent } from "./navigate/read-event.js";
-export {
-  factCombinations,
-  factWords,
-  firstUnmet,
-  mayStand,
-  needsAbove,
-  needWords,
-  sameFacts,
-  shortNeed,
-  standsInFor,
-  type Unmet,
-  valuesOf,
-  valueWord,
-} from "./navigate/needs.js";
-export { type LinkOutcome, linkOutcome, screensLaid } from "./navigate/outcome.js";
+export { factCombinations, factWords, firstUnmet, mayStand, needsAbove, needWords, sameFacts, shortNeed, standsInFor, type Unmet, valuesOf, valueWord } from "./frame/needs.js";
+export { type LinkOutcome, linkOutcome, screensLaid } from "./explore/outcome.js";
 export { refit } from "./navigate/refit.js";
-export { choicesAt, exploreFrom, routeTo } from "./navigate/route.js";
-export { factsFor, landed, openedAt, reachableWith } from "./navigate/standpoint.js";
-export { fill, nameOf, plainName } from "./navigate/run.js";
-export { addressOf, type Snapshot, snapshotOf } from "./navigate/snapshot.js";
+export { choicesAt, exploreFrom, routeTo } from "./explore/route.js";
+export { factsFor, landed, openedAt, reachableWith } from "./explore/standpoint.js";
+export { fill, nameOf, plainName } from "./frame/names.js";
+export { addressOf, type Snapshot, snapshotOf } from "./observe/snapshot.js";
 export { focusPath, type Lens, topOf } from "./navigate/focus.js";
 export { type Entry, isHub, isPair, isStack, isStuck, pathTo, type State, type Ui } from "./navigate/state.js";
 export { launch, type Step, step, viewAfter } from "./navigate/step.js";
-export {
-  type OverlayScene,
-  type Scene,
-  type ScreenScene,
-  type SeenBar,
-  type SeenHeader,
-  type Surface,
-  surfaceOf,
-} from "./navigate/surface.js";
-export {
-  canExplore,
-  exploredOf,
-  looksOf,
-  takeWay,
-  type Way,
-  waysIn,
-  type WayInLook,
-  waysOut,
-} from "./navigate/ways.js";
+export { type OverlayScene, type Scene, type ScreenScene, type SeenBar, type SeenHeader, type Surface, surfaceOf } from "./observe/surface.js";
+export { canExplore, exploredOf, looksOf, takeWay, type Way, waysIn, type WayInLook, waysOut } from "./explore/ways.js";
 
-export {
-  arrange,
-  type ArrangeOptions,
-  arrangeSurface,
-  plainRegion,
-  type Region,
-  type Role,
-} from "./arrange/arrange.js";
+export { arrange, type ArrangeOptions, arrangeSurface, plainRegion, type Region, type Role } from "./arrange/arrange.js";
 
 export { fitPlan } from "./plan/fit.js";
 export { planLayout } from "./plan/layout.js";
@@ -170,17 +79,7 @@ export { createFinder, find, type Findable, type Finder, type Found } from "./fi
 export { findablesOf, type FrameFindable } from "./find/findables.js";
 
 export { alike, sameKind, siblings } from "./settings/alike.js";
-export {
-  type Held,
-  isSetHere,
-  setElsewhere,
-  type Setting,
-  settings,
-  type Shared,
-  sharedSettings,
-  valueOf,
-  valueSays,
-} from "./settings/settings.js";
+export { type Held, isSetHere, setElsewhere, type Setting, settings, type Shared, sharedSettings, valueOf, valueSays } from "./settings/settings.js";
 
 export { type Clip, clipOf, clipType, pasteClip, readClip } from "./edit/clip.js";
 
@@ -193,23 +92,6 @@ export { type Difference, differencesOf } from "./says/difference-says.js";
 export { type Clash, clashesOf, withoutClashes } from "./edit/clash.js";
 
 export { type Unlike, unlike } from "./links/expect.js";
-export {
-  type FoundPattern,
-  type GivenAddress,
-  mostAddresses,
-  type Proposal,
-  proposeAddresses,
-} from "./links/propose.js";
+export { type FoundPattern, type GivenAddress, mostAddresses, type Proposal, proposeAddresses } from "./links/propose.js";
 export { type AddressRow, addressRows, sampleOf } from "./links/rows.js";
-export {
-  type CaseRun,
-  caseOf,
-  freeCaseId,
-  type Grid,
-  runCase,
-  seeOf,
-  type Trial,
-  type Tried,
-  tryEverywhere,
-  tryLink,
-} from "./links/trial.js";
+export { type CaseRun, caseOf, freeCaseId, type Grid, runCase, seeOf, type Trial, type Tried, tryEverywhere, tryLink } from "./links/trial.js";

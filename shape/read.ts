@@ -1,6 +1,6 @@
 import type Joi from "joi";
 import type { Fault } from "../core/frame/fault.js";
-import { faultsOf } from "../core/frame/faults.js";
+import { faultsOf } from "../core/faults/faults.js";
 import { segmentsOf } from "../core/frame/pointer.js";
 import { plainFrame } from "../core/frame/write.js";
 import type { Frame } from "../core/frame/types.js";

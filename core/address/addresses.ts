@@ -2,7 +2,7 @@ import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id, ScreenNode } from "../frame/types.js";
 import { type NoLink, readLink } from "./link.js";
 import { Matcher } from "./matcher.js";
-import { type Pattern, patternOf, queryNames, readPattern } from "./pattern.js";
+import { type Pattern, patternOf, queryNames, readPattern } from "../frame/pattern.js";
 
 /** One address pattern of a frame's screens. */
 export interface ScreenAddress {

@@ -1,6 +1,6 @@
 import { shown } from "../frame/fault.js";
 import type { Address } from "../frame/types.js";
-import { decoded, isDots } from "./pattern.js";
+import { decoded, isDots } from "../frame/pattern.js";
 
 /** A link taken apart: the path, still percent-encoded, its dots resolved, and the query without its `?`. */
 export interface LinkParts {

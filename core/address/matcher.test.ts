@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { Matcher } from "./matcher.js";
-import { type Pattern, readPattern } from "./pattern.js";
+import { type Pattern, readPattern } from "../frame/pattern.js";
 
 const pattern = (text: string): Pattern => {
   const read = readPattern(text);

@@ -1,4 +1,4 @@
-import { decoded, type Pattern } from "./pattern.js";
+import { decoded, type Pattern } from "../frame/pattern.js";
 import { behind, behindWord, type Branch, branchAt, hashed, type Leaf, newBranch } from "./branch.js";
 
 /** A pattern, what it stands for, and those of its params that must be digits. */

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { ScreenAddress } from "./addresses.js";
 import { Matcher } from "./matcher.js";
-import { readPattern } from "./pattern.js";
+import { readPattern } from "../frame/pattern.js";
 import { shadowsOf } from "./shadows.js";
 
 const address = (text: string, whole: string[] = []): ScreenAddress => {

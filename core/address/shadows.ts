@@ -1,5 +1,5 @@
 import type { ScreenAddress } from "./addresses.js";
-import type { Segment } from "./pattern.js";
+import type { Segment } from "../frame/pattern.js";
 
 /** Two patterns of one address: what the second is asked for by it, the first gets. */
 export interface Shadow {

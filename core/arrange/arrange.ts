@@ -3,18 +3,7 @@ import { sizeOf } from "../frame/sizes.js";
 import type { Frame, HubNode, Id, PairNode, SizeName } from "../frame/types.js";
 import { bandAt, type View } from "../frame/view.js";
 import type { State } from "../navigate/state.js";
-import {
-  type HubScene,
-  type OverlayScene,
-  type PairScene,
-  type Scene,
-  type ScreenScene,
-  type SeenBar,
-  type SeenHeader,
-  type StackScene,
-  type Surface,
-  surfaceOf,
-} from "../navigate/surface.js";
+import { type HubScene, type OverlayScene, type PairScene, type Scene, type ScreenScene, type SeenBar, type SeenHeader, type StackScene, type Surface, surfaceOf } from "../observe/surface.js";
 
 export type Role =
   | "content"

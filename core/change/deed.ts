@@ -1,6 +1,6 @@
 import { factsOf, factValues } from "../frame/defaults.js";
 import type { DoSet, Frame, Id } from "../frame/types.js";
-import { factsFor } from "../navigate/standpoint.js";
+import { factsFor } from "../explore/standpoint.js";
 
 /**
  * A deed that sets a fact and does something by it: to a value that the fact has not while a person stands on the screen.

@@ -1,6 +1,6 @@
 import { parentsOf } from "../frame/frame-index.js";
 import type { Edit } from "../edit/edit.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
 

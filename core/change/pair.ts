@@ -1,7 +1,7 @@
 import { plainIcon } from "../frame/defaults.js";
 import type { Edit } from "../edit/edit.js";
 import type { Frame, HubNode, Node, PairNode } from "../frame/types.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 import { cannot, type ChangeOfMind, type ChangeResult, planned } from "./change.js";
 
 /** What a node keeps when it becomes a container of another kind. */

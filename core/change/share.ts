@@ -3,7 +3,7 @@ import { freeIdIn } from "../edit/naming.js";
 import { indexOf, parentsOf, placesOf, subtreeOf } from "../frame/frame-index.js";
 import { mapReferences } from "../frame/references.js";
 import type { Frame, Id, ScreenNode, StackNode } from "../frame/types.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
 import { leadElsewhere } from "./unwrap.js";
 

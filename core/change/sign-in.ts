@@ -3,7 +3,7 @@ import { freeIdIn } from "../edit/naming.js";
 import { childrenOf, factsOf, factValues } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Fact, Frame, Id, Need, ScreenNode } from "../frame/types.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
 

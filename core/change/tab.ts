@@ -2,7 +2,7 @@ import { plainIcon } from "../frame/defaults.js";
 import { freeIdIn } from "../edit/naming.js";
 import { indexOf, placesOf } from "../frame/frame-index.js";
 import type { Frame, HubNode, Id } from "../frame/types.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
 
 /** The nearest hub around a place, else the first of the frame. */

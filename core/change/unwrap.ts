@@ -2,7 +2,7 @@ import type { Edit } from "../edit/edit.js";
 import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
 import type { ContainerNode, Frame, Id, Node, PairNode } from "../frame/types.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
 
 /** The edits by which what leads to a node leads to another. */

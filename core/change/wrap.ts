@@ -3,7 +3,7 @@ import { freeIdIn } from "../edit/naming.js";
 import type { Part } from "../edit/part.js";
 import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import type { ContainerNode, Frame, Id, Tab } from "../frame/types.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
 import { cannot, type ChangeOfMind, type ChangeResult, planned } from "./change.js";
 

@@ -1,10 +1,10 @@
-import { called } from "../frame/called.js";
+import { called } from "../frame/names.js";
 import { childrenOf, startOf } from "../frame/defaults.js";
 import { type Fault, shown } from "../frame/fault.js";
 import { indexOf, shareIndex, subtreeOf } from "../frame/frame-index.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
 import type { ContainerNode, Frame, HubNode, Id, Node, PairNode, StackNode } from "../frame/types.js";
-import { faultsOf } from "../frame/faults.js";
+import { faultsOf } from "../faults/faults.js";
 import { plainFrame } from "../frame/write.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { textFaults } from "../frame/text.js";

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { faultsOf } from "../frame/faults.js";
+import { faultsOf } from "../faults/faults.js";
 import type { Frame, HubNode, ScreenNode, StackNode } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
 import { anyFrame } from "../testing/arbitrary.js";

@@ -1,4 +1,4 @@
-import { readPattern } from "../address/pattern.js";
+import { readPattern } from "../frame/pattern.js";
 import { childrenOf, nodeDefaults, plainIcon } from "../frame/defaults.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { subtreeOf } from "../frame/frame-index.js";

@@ -1,5 +1,5 @@
-import { waysOut } from "../navigate/ways.js";
-import { nameOf, plainName } from "../navigate/run.js";
+import { waysOut } from "../explore/ways.js";
+import { nameOf, plainName } from "../frame/names.js";
 import { placesOf } from "../frame/frame-index.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { Findable } from "./find.js";

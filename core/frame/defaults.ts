@@ -1,18 +1,4 @@
-import type {
-  Again,
-  Band,
-  Fact,
-  FactValue,
-  Frame,
-  HubBack,
-  HubNode,
-  Id,
-  Keep,
-  Node,
-  PairNode,
-  StackNode,
-  Target,
-} from "./types.js";
+import type { Again, Band, Fact, FactValue, Frame, HubBack, HubNode, Id, Keep, Node, PairNode, StackNode, Target } from "./types.js";
 import { equal } from "./equal.js";
 
 /** Fixed defaults of a node's optional keys, by kind. A key whose default depends on the rest of the frame is not here. */
@@ -51,9 +37,6 @@ const defaultBands: Band[] = [
   { id: "lap", from: 560 },
   { id: "desk", from: 960 },
 ];
-
-/** A title without the `{name}` of params in it. */
-export const withoutParams = (title: string): string => title.replaceAll(/\s*\{\w+\}/g, "").trim();
 
 /** The icon of a tab that nobody has given one. */
 export const plainIcon = "circle-dashed";

@@ -2,6 +2,11 @@
 export type Id = string;
 
 export type FactValue = string | boolean;
+/** The facts of an app at one moment, by id. */
+export type Facts = Readonly<Record<Id, FactValue>>;
+/** Values by the names of a screen's params. */
+export type Params = Readonly<Record<string, string>>;
+export const noParams: Params = {};
 /** A CSS hex colour. */
 export type Hex = string;
 

@@ -1,5 +1,5 @@
 import { applySoundly } from "../edit/apply.js";
-import { faultsOf } from "../frame/faults.js";
+import { faultsOf } from "../faults/faults.js";
 import { viewOf } from "../frame/view.js";
 import { startingShapes } from "../starts/starts.js";
 import { frameOf, run, screen, stack, tabbed } from "../testing/frames.js";

@@ -1,5 +1,5 @@
 import { addressesOf } from "../address/addresses.js";
-import { decoded, type Pattern, readPattern } from "../address/pattern.js";
+import { decoded, type Pattern, readPattern } from "../frame/pattern.js";
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import type { Planned } from "../edit/part.js";

@@ -1,9 +1,9 @@
 import { addressesOf, type ScreenAddress } from "../address/addresses.js";
-import { fillPattern, type Pattern } from "../address/pattern.js";
+import { fillPattern, type Pattern } from "../frame/pattern.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { needsAbove, type Unmet } from "../navigate/needs.js";
-import { linkOutcome } from "../navigate/outcome.js";
+import { needsAbove, type Unmet } from "../frame/needs.js";
+import { linkOutcome } from "../explore/outcome.js";
 
 /** An address with what a person asks about it. */
 export interface AddressRow extends ScreenAddress {

@@ -6,7 +6,8 @@ import { backOrDrawer, setDrawer } from "./drawer.js";
 import { focusPath } from "./focus.js";
 import { open } from "./open.js";
 import { note, type Run } from "./run.js";
-import { type Entry, noParams, type Params, pathTo, type State } from "./state.js";
+import { type Entry, pathTo, type State } from "./state.js";
+import { noParams, type Params } from "../frame/types.js";
 import { changedAt } from "./touch.js";
 
 const ignore = (run: Run, state: State, text: string): State => {

@@ -2,18 +2,7 @@ import { isLifted } from "../frame/opens.js";
 import type { Opens } from "../frame/types.js";
 import { focusPath, isNarrowAt, isSplit, type Lens, opensIn, overlayOn, showsDetailAlone } from "./focus.js";
 import { lose, type Run } from "./run.js";
-import {
-  type Entry,
-  isHub,
-  isPair,
-  isStack,
-  type PairEntry,
-  rebuilt,
-  type StackEntry,
-  type State,
-  withEntries,
-  withPair,
-} from "./state.js";
+import { type Entry, isHub, isPair, isStack, type PairEntry, rebuilt, type StackEntry, type State, withEntries, withPair } from "./state.js";
 import { hubBack } from "./tabs.js";
 
 /** The stack without what lies from `i` up. */

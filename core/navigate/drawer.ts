@@ -1,7 +1,8 @@
 import { goBack } from "./back.js";
-import { note, nameOf, type Run } from "./run.js";
+import { note, type Run } from "./run.js";
+import { nameOf } from "../frame/names.js";
 import type { State } from "./state.js";
-import { surfaceOf } from "./surface.js";
+import { surfaceOf } from "../observe/surface.js";
 
 const closed = (state: State): State => ({ ...state, drawer: null });
 

@@ -1,15 +1,7 @@
 import { hasRoomToSplit, isLifted, opensOf } from "../frame/opens.js";
 import type { Frame, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import {
-  type ContainerEntry,
-  type Entry,
-  isPair,
-  isStack,
-  type Pane,
-  type PairEntry,
-  type StackEntry,
-} from "./state.js";
+import { type ContainerEntry, type Entry, isPair, isStack, type Pane, type PairEntry, type StackEntry } from "./state.js";
 
 /** What a state is looked at through: which of its entries show, and how, depends on the frame and the view. */
 export interface Lens {

@@ -3,7 +3,8 @@ import { shown } from "../frame/fault.js";
 import type { Id, ScreenNode } from "../frame/types.js";
 import { begun, newContainer, plainly } from "./make.js";
 import { type Ask, askOf, grant, openGranted, pendingAfter } from "./open.js";
-import { nameOf, note, type Run } from "./run.js";
+import { nameOf } from "../frame/names.js";
+import { note, type Run } from "./run.js";
 import { layGranted } from "./standing.js";
 import type { State } from "./state.js";
 

@@ -4,7 +4,7 @@ import { applySoundly } from "../edit/apply.js";
 import { childrenOf } from "../frame/defaults.js";
 import { arrange } from "../arrange/arrange.js";
 import { equal } from "../frame/equal.js";
-import { faultsOf } from "../frame/faults.js";
+import { faultsOf } from "../faults/faults.js";
 import { thenRenamed } from "../edit/renames.js";
 import { plainFrame } from "../frame/write.js";
 import type { Frame } from "../frame/types.js";
@@ -13,13 +13,13 @@ import { targetOfLink } from "../address/addresses.js";
 import { anyEdit, anyEvent, anyFrame, anyLink, eventAt } from "../testing/arbitrary.js";
 import type { NavigationEvent } from "./events.js";
 import { topOf } from "./focus.js";
-import { hasNeeds, unmetOf } from "./needs.js";
-import { ladderOf } from "./ladder.js";
+import { hasNeeds, unmetOf } from "../frame/needs.js";
+import { ladderOf } from "../observe/ladder.js";
 import { refit } from "./refit.js";
-import { snapshotOf } from "./snapshot.js";
+import { snapshotOf } from "../observe/snapshot.js";
 import { type Entry, entriesInside, isHub, isStack, isPair, type State } from "./state.js";
 import { launch, step, viewAfter } from "./step.js";
-import { surfaceOf } from "./surface.js";
+import { surfaceOf } from "../observe/surface.js";
 
 const freeze = <T>(value: T): T => {
   if (typeof value === "object" && value !== null && !Object.isFrozen(value)) {

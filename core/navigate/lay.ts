@@ -1,22 +1,13 @@
-import { fillsPattern, paramsNamed, patternOf, prefixParams } from "../address/pattern.js";
+import { fillsPattern, paramsNamed, patternOf, prefixParams } from "../frame/pattern.js";
 import { baseOf } from "../frame/defaults.js";
 import { opensOf } from "../frame/opens.js";
 import type { Id, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import { fresh, newContainer, plainly } from "./make.js";
-import { downStarts, firstUnmet, needWords } from "./needs.js";
-import { type Entering, lose, nameOf, newScreen, nodeIn, note, type Run } from "./run.js";
-import {
-  type Entry,
-  type HubEntry,
-  isHub,
-  isPair,
-  isStack,
-  noParams,
-  type Params,
-  type State,
-  withEntries,
-  withPair,
-} from "./state.js";
+import { downStarts, firstUnmet, needWords } from "../frame/needs.js";
+import { type Entering, lose, newScreen, nodeIn, note, type Run } from "./run.js";
+import { nameOf } from "../frame/names.js";
+import { type Entry, type HubEntry, isHub, isPair, isStack, type State, withEntries, withPair } from "./state.js";
+import { noParams, type Params } from "../frame/types.js";
 import { withTab } from "./tabs.js";
 
 /** The way a link lays: to its screen, from the root. */

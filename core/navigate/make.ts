@@ -1,16 +1,9 @@
-import { fillsPattern, paramsNamed } from "../address/pattern.js";
+import { fillsPattern, paramsNamed } from "../frame/pattern.js";
 import { startOf } from "../frame/defaults.js";
 import type { Id, StackNode } from "../frame/types.js";
 import { type Entering, newScreen, nodeIn, type Run } from "./run.js";
-import {
-  type ContainerEntry,
-  emptyUi,
-  type Entry,
-  type Inside,
-  noParams,
-  type StackEntry,
-  type State,
-} from "./state.js";
+import { type ContainerEntry, emptyUi, type Entry, type Inside, type StackEntry, type State } from "./state.js";
+import { noParams } from "../frame/types.js";
 
 export const newContainer = (run: Run, node: Id, entering: Entering, inside: Inside): ContainerEntry => {
   const { params, carried, opens } = entering;

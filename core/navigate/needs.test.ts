@@ -1,22 +1,8 @@
 import type { Frame, Node, ScreenNode } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
-import {
-  back,
-  frameOf,
-  hub,
-  openTo,
-  opening,
-  run,
-  runIn,
-  screen,
-  stack,
-  tab,
-  tap,
-  typing,
-  wait,
-} from "../testing/frames.js";
+import { back, frameOf, hub, openTo, opening, run, runIn, screen, stack, tab, tap, typing, wait } from "../testing/frames.js";
 import type { NavigationEvent } from "./events.js";
-import { snapshotOf } from "./snapshot.js";
+import { snapshotOf } from "../observe/snapshot.js";
 import { launch } from "./step.js";
 
 const fact = (is: boolean | string, id = "signedIn"): NavigationEvent => ({ do: "fact", id, is });

@@ -4,27 +4,11 @@ import type { How, Id, Opens, StackNode } from "../frame/types.js";
 import { opensOf } from "../frame/opens.js";
 import { firstOverlay, focusPath, topOf } from "./focus.js";
 import { fresh, madeOnTheWay } from "./make.js";
-import { downStarts, firstUnmet, needWords } from "./needs.js";
-import { type Entering, lose, nameOf, newScreen, nodeIn, note, plainName, type Run, sameParams } from "./run.js";
-import {
-  type ContainerEntry,
-  type Entry,
-  entriesInside,
-  type HubEntry,
-  isHub,
-  isPair,
-  isStack,
-  noParams,
-  type PairEntry,
-  type Params,
-  type Pending,
-  type StackEntry,
-  type State,
-  withChild,
-  withEntries,
-  withHub,
-  withPair,
-} from "./state.js";
+import { downStarts, firstUnmet, needWords } from "../frame/needs.js";
+import { type Entering, lose, newScreen, nodeIn, note, type Run, sameParams } from "./run.js";
+import { nameOf, plainName } from "../frame/names.js";
+import { type ContainerEntry, type Entry, entriesInside, type HubEntry, isHub, isPair, isStack, type PairEntry, type Pending, type StackEntry, type State, withChild, withEntries, withHub, withPair } from "./state.js";
+import { noParams, type Params } from "../frame/types.js";
 import { atRoot, withTab } from "./tabs.js";
 
 /** How often one opening may be sent elsewhere by needs that are unmet. */

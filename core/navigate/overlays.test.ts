@@ -1,21 +1,5 @@
 import type { Frame, HubNode, Opens, ScreenNode } from "../frame/types.js";
-import {
-  frameOf,
-  hub,
-  list,
-  openTo,
-  opening,
-  pick,
-  run,
-  runIn,
-  screen,
-  stack,
-  tab,
-  tap,
-  typing,
-  up,
-  back,
-} from "../testing/frames.js";
+import { frameOf, hub, list, openTo, opening, pick, run, runIn, screen, stack, tab, tap, typing, up, back } from "../testing/frames.js";
 import type { NavigationEvent } from "./events.js";
 
 const dismiss: NavigationEvent = { do: "dismiss" };

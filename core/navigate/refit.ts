@@ -7,23 +7,8 @@ import { fresh } from "./make.js";
 import { askOf, open } from "./open.js";
 import type { Run } from "./run.js";
 import { stand } from "./standing.js";
-import {
-  type ContainerEntry,
-  emptyUi,
-  type Entry,
-  type HubEntry,
-  type Inside,
-  isHub,
-  isPair,
-  isStack,
-  noParams,
-  type PairEntry,
-  type StackEntry,
-  type State,
-  withEntries,
-  withHub,
-  withPair,
-} from "./state.js";
+import { type ContainerEntry, emptyUi, type Entry, type HubEntry, type Inside, isHub, isPair, isStack, type PairEntry, type StackEntry, type State, withEntries, withHub, withPair } from "./state.js";
+import { noParams } from "../frame/types.js";
 import { changedAt } from "./touch.js";
 
 type Names = Readonly<Record<Id, Id>>;

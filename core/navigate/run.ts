@@ -1,16 +1,10 @@
-import { withoutParams } from "../frame/defaults.js";
+import { nameOf } from "../frame/names.js";
+import { withoutParams } from "../frame/names.js";
 import type { Frame, Id, Node, Opens } from "../frame/types.js";
 import type { Note, NoteCode } from "./events.js";
 import type { Lens } from "./focus.js";
-import {
-  type ContainerEntry,
-  emptyUi,
-  type Entry,
-  entriesInside,
-  mapInside,
-  type Params,
-  type ScreenEntry,
-} from "./state.js";
+import { type ContainerEntry, emptyUi, type Entry, entriesInside, mapInside, type ScreenEntry } from "./state.js";
+import { type Params } from "../frame/types.js";
 
 /** What one event is carried out with. The only thing that changes while an event runs, and it is gone after it. */
 export interface Run extends Lens {
@@ -27,22 +21,6 @@ export const note = (run: Run, code: NoteCode, node: Id | null, text: string): v
 
 export const nodeIn = (run: Run, id: Id): Node | undefined =>
   Object.hasOwn(run.frame.nodes, id) ? run.frame.nodes[id] : undefined;
-
-/** What a person calls a node: its tab's label or its title, with params filled in. */
-export const nameOf = (frame: Frame, id: Id, params?: Params): string => {
-  const node = Object.hasOwn(frame.nodes, id) ? frame.nodes[id] : undefined;
-  const title = node?.title ?? node?.tab?.label ?? id;
-  return params ? fill(title, params) : title;
-};
-
-/** The same without the `{name}` of its params: what the node is called whatever it shows. */
-export const plainName = (frame: Frame, id: Id): string => withoutParams(nameOf(frame, id)) || id;
-
-/** Puts params into `{name}`; a name that has no value stays as it is. */
-export const fill = (text: string, params: Params): string =>
-  text.includes("{")
-    ? text.replace(/\{(\w+)\}/g, (whole, name: string) => (Object.hasOwn(params, name) ? params[name]! : whole))
-    : text;
 
 export const sameParams = (a: Params, b: Params): boolean => {
   if (a === b) return true;

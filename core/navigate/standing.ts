@@ -3,29 +3,11 @@ import type { HubNode, Id } from "../frame/types.js";
 import { focusPath } from "./focus.js";
 import { laid } from "./lay.js";
 import { fresh } from "./make.js";
-import { hasNeeds, mayStart, needWords, sameFacts, unmetOf } from "./needs.js";
+import { hasNeeds, mayStart, needWords, sameFacts, unmetOf } from "../frame/needs.js";
 import { askOf, grant, type Granted, mostTurns, openGranted } from "./open.js";
-import { lose, nameOf, note, type Run } from "./run.js";
-import {
-  type ContainerEntry,
-  type Entry,
-  entriesInside,
-  type HubEntry,
-  holdsNode,
-  isHub,
-  isPair,
-  isStack,
-  isStuck,
-  type PairEntry,
-  type Pending,
-  rebuilt,
-  pathTo,
-  type StackEntry,
-  type State,
-  withEntries,
-  withHub,
-  withPair,
-} from "./state.js";
+import { lose, note, type Run } from "./run.js";
+import { nameOf } from "../frame/names.js";
+import { type ContainerEntry, type Entry, entriesInside, type HubEntry, holdsNode, isHub, isPair, isStack, isStuck, type PairEntry, type Pending, rebuilt, pathTo, type StackEntry, type State, withEntries, withHub, withPair } from "./state.js";
 
 // The standing rule: no entry whose needs are unmet is ever in the state. It is held in rounds of three parts: what may
 // not be shown is taken out, then something is opened in place of what the person saw, then containers are made whole.

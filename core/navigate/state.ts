@@ -1,4 +1,4 @@
-import type { FactValue, How, Id, Opens } from "../frame/types.js";
+import type { Facts, How, Id, Opens, Params } from "../frame/types.js";
 
 /** What the person left on a screen. */
 export interface Ui {
@@ -13,8 +13,6 @@ export interface Ui {
 
 export const emptyUi: Ui = { scroll: 0, drafts: {}, picked: null, received: null };
 
-export type Params = Readonly<Record<string, string>>;
-export const noParams: Params = {};
 
 interface EntryCommon {
   /** Unique in a session; never used again. */
@@ -86,7 +84,7 @@ export interface Pending {
 /** Where the person is in the app. It knows nothing of sizes: the same in every view. A value, never changed in place. */
 export interface State {
   root: StackEntry;
-  facts: Readonly<Record<Id, FactValue>>;
+  facts: Facts;
   /** The hub whose drawer is open. */
   drawer: Id | null;
   pending: Pending | null;

@@ -3,7 +3,7 @@ import { isThere } from "../frame/faces.js";
 import type { Action, FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
 import { noInsets, targetIn, type View } from "../frame/view.js";
 import { targetOfLink } from "../address/addresses.js";
-import { paramsNamed } from "../address/pattern.js";
+import { paramsNamed } from "../frame/pattern.js";
 import { act } from "./act.js";
 import { canDismiss, closeOverlay, goUp } from "./back.js";
 import { backOrDrawer, openDrawer, setDrawer } from "./drawer.js";
@@ -11,27 +11,16 @@ import type { Move, NavigationEvent, Note } from "./events.js";
 import { focusPath, isNarrowAt, overlayOn, topOf } from "./focus.js";
 import { followCold, followRunning } from "./follow.js";
 import { begun, fresh } from "./make.js";
-import { mayStart } from "./needs.js";
+import { mayStart } from "../frame/needs.js";
 import { movesBetween } from "./moves.js";
 import { askOf, open } from "./open.js";
 import { readEvent } from "./read-event.js";
-import { emptied, nameOf, nodeIn, note, type Run } from "./run.js";
-import {
-  type ContainerEntry,
-  type Entry,
-  type HubEntry,
-  isStuck,
-  mapInside,
-  noParams,
-  pathTo,
-  rebuilt,
-  type ScreenEntry,
-  type StackEntry,
-  type State,
-  type Ui,
-} from "./state.js";
+import { emptied, nodeIn, note, type Run } from "./run.js";
+import { nameOf } from "../frame/names.js";
+import { type ContainerEntry, type Entry, type HubEntry, isStuck, mapInside, pathTo, rebuilt, type ScreenEntry, type StackEntry, type State, type Ui } from "./state.js";
+import { noParams } from "../frame/types.js";
 import { stand } from "./standing.js";
-import { isBarInSight, surfaceOf } from "./surface.js";
+import { isBarInSight, surfaceOf } from "../observe/surface.js";
 import { tabAgain, withTab } from "./tabs.js";
 import { changedAt } from "./touch.js";
 

@@ -2,21 +2,9 @@ import { againOf, backOf, keepOf, startOf } from "../frame/defaults.js";
 import type { HubNode, Id } from "../frame/types.js";
 import { isNarrowIn, isSplit, type Lens, shownInside } from "./focus.js";
 import { fresh } from "./make.js";
-import { mayStart } from "./needs.js";
+import { mayStart } from "../frame/needs.js";
 import { emptied, lose, nodeIn, type Run } from "./run.js";
-import {
-  type ContainerEntry,
-  type Entry,
-  type HubEntry,
-  isHub,
-  isPair,
-  isStack,
-  type State,
-  withChild,
-  withEntries,
-  withHub,
-  withPair,
-} from "./state.js";
+import { type ContainerEntry, type Entry, type HubEntry, isHub, isPair, isStack, type State, withChild, withEntries, withHub, withPair } from "./state.js";
 
 const hubNode = (run: Run, hub: HubEntry): HubNode => nodeIn(run, hub.node) as HubNode;
 

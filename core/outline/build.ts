@@ -1,4 +1,5 @@
-import { plainIcon, withoutParams } from "../frame/defaults.js";
+import { plainIcon } from "../frame/defaults.js";
+import { withoutParams } from "../frame/names.js";
 import { isId } from "../edit/apply.js";
 import { idFrom } from "../edit/naming.js";
 import { shown } from "../frame/fault.js";

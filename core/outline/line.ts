@@ -1,4 +1,4 @@
-import { readPattern } from "../address/pattern.js";
+import { readPattern } from "../frame/pattern.js";
 import { isId } from "../edit/apply.js";
 import { shown } from "../frame/fault.js";
 import type { Id, Opens } from "../frame/types.js";

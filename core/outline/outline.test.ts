@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { applySoundly } from "../edit/apply.js";
-import { faultsOf } from "../frame/faults.js";
+import { faultsOf } from "../faults/faults.js";
 import { eachLead } from "../frame/references.js";
 import type { Frame, HubNode, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
-import { exploredOf } from "../navigate/ways.js";
+import { exploredOf } from "../explore/ways.js";
 import { viewOf } from "../frame/view.js";
 import { anyFrame } from "../testing/arbitrary.js";
 import { tabbed } from "../testing/frames.js";

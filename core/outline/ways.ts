@@ -1,5 +1,5 @@
-import { withoutParams } from "../frame/defaults.js";
-import { patternOf } from "../address/pattern.js";
+import { withoutParams } from "../frame/names.js";
+import { patternOf } from "../frame/pattern.js";
 import { idFrom } from "../edit/naming.js";
 import type { Action, Id, ListBody, Node, ScreenNode } from "../frame/types.js";
 

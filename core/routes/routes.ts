@@ -2,12 +2,12 @@ import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/events.js";
 import { topOf } from "../navigate/focus.js";
-import { choicesAt } from "../navigate/route.js";
-import { snapshotOf } from "../navigate/snapshot.js";
+import { choicesAt } from "../explore/route.js";
+import { snapshotOf } from "../observe/snapshot.js";
 import type { State } from "../navigate/state.js";
-import { openedAt } from "../navigate/standpoint.js";
+import { openedAt } from "../explore/standpoint.js";
 import { step, type Step } from "../navigate/step.js";
-import { canExplore, exploredOf } from "../navigate/ways.js";
+import { canExplore, exploredOf } from "../explore/ways.js";
 
 /** One step of a route: what a person does, and the screen it brings. */
 export interface RouteStep {

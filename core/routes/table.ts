@@ -1,7 +1,7 @@
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { type TakenWay, takeWay, type Way, waysOut } from "../navigate/ways.js";
+import { type TakenWay, takeWay, type Way, waysOut } from "../explore/ways.js";
 import { barBecomes } from "../says/bar-says.js";
 import { overlayWord } from "../says/words.js";
 

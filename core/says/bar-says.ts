@@ -1,7 +1,7 @@
 import type { Face, Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { isBarInSight, surfaceOf } from "../navigate/surface.js";
-import type { TakenWay } from "../navigate/ways.js";
+import { isBarInSight, surfaceOf } from "../observe/surface.js";
+import type { TakenWay } from "../explore/ways.js";
 import { losesBar } from "./words.js";
 
 /** What becomes of the bar as a way is taken. `none`: there is none to see, before or after; `drawer`: it can be opened. */

@@ -1,8 +1,8 @@
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { Consequences } from "../navigate/consequences.js";
-import { needWords } from "../navigate/needs.js";
-import { plainName } from "../navigate/run.js";
+import type { Consequences } from "../explore/consequences.js";
+import { needWords } from "../frame/needs.js";
+import { plainName } from "../frame/names.js";
 import { needSays } from "./need-says.js";
 
 const ways = (count: number): string => `${count} ${count === 1 ? "way" : "ways"} in`;

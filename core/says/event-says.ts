@@ -1,6 +1,6 @@
 import type { Frame, Id } from "../frame/types.js";
 import type { NavigationEvent } from "../navigate/events.js";
-import { plainName } from "../navigate/run.js";
+import { plainName } from "../frame/names.js";
 
 /** What a person does, in a few words; `on` is the screen it is done on. */
 export const eventSays = (frame: Frame, event: NavigationEvent, on: Id): string => {

@@ -1,4 +1,4 @@
-import { called } from "../frame/called.js";
+import { called } from "../frame/names.js";
 import type { Fault } from "../frame/fault.js";
 import { segmentsOf } from "../frame/pointer.js";
 import type { Frame } from "../frame/types.js";

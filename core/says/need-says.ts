@@ -2,10 +2,10 @@ import { factsOf, factValues } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { factWords, valuesOf } from "../navigate/needs.js";
-import { nameOf, plainName } from "../navigate/run.js";
-import { snapshotOf } from "../navigate/snapshot.js";
-import { factsFor, landed } from "../navigate/standpoint.js";
+import { factWords, valuesOf } from "../frame/needs.js";
+import { nameOf, plainName } from "../frame/names.js";
+import { snapshotOf } from "../observe/snapshot.js";
+import { factsFor, landed } from "../explore/standpoint.js";
 import { step } from "../navigate/step.js";
 
 /** What becomes of a node for a person who has not what a need of it asks for, worked out by opening it then. */

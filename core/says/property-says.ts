@@ -1,29 +1,16 @@
 import { arrange } from "../arrange/arrange.js";
-import {
-  againOf,
-  backOf,
-  bandsOf,
-  baseOf,
-  edgeOf,
-  keepOf,
-  labelsOf,
-  overOf,
-  ratioOf,
-  restOf,
-  splitFromOf,
-  startOf,
-} from "../frame/defaults.js";
+import { againOf, backOf, bandsOf, baseOf, edgeOf, keepOf, labelsOf, overOf, ratioOf, restOf, splitFromOf, startOf } from "../frame/defaults.js";
 import { faceOf, tabsOf } from "../frame/faces.js";
 import { isAttached, placesOf } from "../frame/frame-index.js";
 import { hasRoomToSplit } from "../frame/opens.js";
 import type { Frame, HubNode, Id, Node, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { plainName } from "../navigate/run.js";
-import { type Snapshot, snapshotOf } from "../navigate/snapshot.js";
+import { plainName } from "../frame/names.js";
+import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
 import type { State } from "../navigate/state.js";
-import { factsFor, landed } from "../navigate/standpoint.js";
+import { factsFor, landed } from "../explore/standpoint.js";
 import { step } from "../navigate/step.js";
-import { waysIn } from "../navigate/ways.js";
+import { waysIn } from "../explore/ways.js";
 import { actionSays, barWords, list, losesBar, overlayWord } from "./words.js";
 
 /** What a node is asked about: with what it comes to when it is opened in the view, or null when that cannot be run. */

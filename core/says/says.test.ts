@@ -1,14 +1,14 @@
 import type { Frame, HubNode, Need, Node, ScreenNode } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
-import { explain } from "../navigate/explain.js";
+import { explain } from "../observe/explain.js";
 import { launch, step } from "../navigate/step.js";
-import { waysOut } from "../navigate/ways.js";
+import { waysOut } from "../explore/ways.js";
 import { list, opening, screen, stack, tabbed, tap } from "../testing/frames.js";
 import { settingDeed } from "../change/deed.js";
 import { askToSignIn } from "../change/sign-in.js";
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
-import { consequencesOf } from "../navigate/consequences.js";
+import { consequencesOf } from "../explore/consequences.js";
 import { consequenceSays } from "./consequence-says.js";
 import type { NavigationEvent } from "../navigate/events.js";
 import { wayRows } from "../routes/table.js";

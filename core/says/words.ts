@@ -1,8 +1,8 @@
 import { targetsOf } from "../frame/defaults.js";
 import type { Action, Frame, Only } from "../frame/types.js";
-import { plainName } from "../navigate/run.js";
-import { isBarInSight } from "../navigate/surface.js";
-import type { Snapshot } from "../navigate/snapshot.js";
+import { plainName } from "../frame/names.js";
+import { isBarInSight } from "../observe/surface.js";
+import type { Snapshot } from "../observe/snapshot.js";
 
 /** “a, b and c”. */
 export const list = (names: readonly string[]): string =>

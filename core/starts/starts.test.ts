@@ -1,7 +1,7 @@
-import { faultsOf } from "../frame/faults.js";
+import { faultsOf } from "../faults/faults.js";
 import { plainFrame } from "../frame/write.js";
 import { viewOf } from "../frame/view.js";
-import { exploredOf } from "../navigate/ways.js";
+import { exploredOf } from "../explore/ways.js";
 import { runIn, tap } from "../testing/frames.js";
 import { startingShapes } from "./starts.js";
 

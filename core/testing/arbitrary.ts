@@ -5,7 +5,7 @@ import type { Edit } from "../edit/edit.js";
 import type { View } from "../frame/view.js";
 import { plainFrame } from "../frame/write.js";
 import type { NavigationEvent } from "../navigate/events.js";
-import { choicesAt } from "../navigate/route.js";
+import { choicesAt } from "../explore/route.js";
 import type { State } from "../navigate/state.js";
 
 // random sound frames, events and edits, for the laws

@@ -2,7 +2,7 @@ import type { Frame, HubNode, Id, ListBody, Node, ScreenNode, StackNode } from "
 import type { View } from "../frame/view.js";
 import { viewOf } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/events.js";
-import { type Snapshot, snapshotOf } from "../navigate/snapshot.js";
+import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
 import { launch, type Step, step, viewAfter } from "../navigate/step.js";
 
 // small builders for tests: a frame is written as its nodes, and run as a list of events

@@ -1,7 +1,7 @@
 import type { Frame } from "../frame/types.js";
 import { type View, viewOf } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/events.js";
-import { type Snapshot, snapshotOf } from "../navigate/snapshot.js";
+import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
 import { launch, step, viewAfter } from "../navigate/step.js";
 
 // A run that is kept as a text: a line with the view, a line for each event, and under it what could be seen then.

@@ -1,15 +1,5 @@
 import { type RefObject, useEffect, useImperativeHandle, useMemo, useRef, useState } from "react";
-import {
-  createFinder,
-  find,
-  type Findable,
-  findablesOf,
-  type Finder,
-  type Found,
-  type Frame,
-  type FrameFindable,
-  placesOf,
-} from "../../core/index.js";
+import { createFinder, find, type Findable, findablesOf, type Finder, type Found, type Frame, type FrameFindable, placesOf } from "../../core/index.js";
 import { type Command, useCommandsNow } from "./commands.js";
 import type { FindKeys } from "./finder.js";
 import { useOpenFrame, useSession } from "./open-frame.js";

@@ -1,20 +1,5 @@
 import { useMemo, useState } from "react";
-import {
-  bandAt,
-  bandsOf,
-  backEvent,
-  hasEdgeSwipe,
-  hasSystemBack,
-  isStuck,
-  type Frame,
-  ladderOf,
-  plainName,
-  type State,
-  targetIn,
-  targetsOf,
-  topOf,
-  type View,
-} from "../../core/index.js";
+import { bandAt, bandsOf, backEvent, hasEdgeSwipe, hasSystemBack, isStuck, type Frame, ladderOf, plainName, type State, targetIn, targetsOf, topOf, type View } from "../../core/index.js";
 import { useOpenFrame, useSession } from "../app/open-frame.js";
 import { useDark } from "../app/theme.js";
 import { LiveDevice } from "../device/live-device.js";

@@ -1,24 +1,4 @@
-import {
-  explain,
-  explainEdit,
-  factsOf,
-  type Frame,
-  type Id,
-  isAttached,
-  launch,
-  nameOf,
-  type NavigationEvent,
-  noRenames,
-  refit,
-  type Renames,
-  routeTo,
-  type State,
-  type Step,
-  step,
-  type View,
-  viewAfter,
-  viewOf,
-} from "../../core/index.js";
+import { explain, explainEdit, factsOf, type Frame, type Id, isAttached, launch, nameOf, type NavigationEvent, noRenames, refit, type Renames, routeTo, type State, type Step, step, type View, viewAfter, viewOf } from "../../core/index.js";
 
 /** The live device: where the person is in the app, in which view, and why. A value. */
 export interface Device {

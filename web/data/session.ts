@@ -1,25 +1,4 @@
-import {
-  carriedOver,
-  type Clash,
-  type Edit,
-  editBetween,
-  type Fault,
-  faultSays,
-  fold,
-  type Frame,
-  type History,
-  type HistoryEvent,
-  type Id,
-  type NavigationEvent,
-  noRenames,
-  nowNamed,
-  type Part,
-  type Renames,
-  type View,
-  withoutClashes,
-  landed,
-  type Trial,
-} from "../../core/index.js";
+import { carriedOver, type Clash, type Edit, editBetween, type Fault, faultSays, fold, type Frame, type History, type HistoryEvent, type Id, type NavigationEvent, noRenames, nowNamed, type Part, type Renames, type View, withoutClashes, landed, type Trial } from "../../core/index.js";
 import { type Aside, keepAside, readAside } from "./aside.js";
 import { type Device, lastingFacts, linkedDevice, newDevice, putOn, withEvent, withFrame } from "./device.js";
 import { External } from "./external.js";

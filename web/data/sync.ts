@@ -1,15 +1,4 @@
-import {
-  applySoundly,
-  type Clash,
-  clashesOf,
-  type Edit,
-  faultSays,
-  type Frame,
-  noRenames,
-  type Renames,
-  thenRenamed,
-  withoutClashes,
-} from "../../core/index.js";
+import { applySoundly, type Clash, clashesOf, type Edit, faultSays, type Frame, noRenames, type Renames, thenRenamed, withoutClashes } from "../../core/index.js";
 import type { Aside } from "./aside.js";
 import type { FileState } from "./file.js";
 import { ProblemError } from "./problem.js";

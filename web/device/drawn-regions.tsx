@@ -1,16 +1,6 @@
 import { type CSSProperties, Fragment } from "react";
 import { placesOf } from "../../core/index.js";
-import type {
-  Action,
-  Frame,
-  NavigationEvent,
-  Region,
-  ScreenNode,
-  ScreenScene,
-  State,
-  Surface,
-  View,
-} from "../../core/index.js";
+import type { Action, Frame, NavigationEvent, Region, ScreenNode, ScreenScene, State, Surface, View } from "../../core/index.js";
 import { FaceBar } from "./faces.js";
 import { actionsAt, ScreenView } from "./screen-view.js";
 import { Strip } from "./strip.js";

@@ -1,17 +1,5 @@
 import { type CSSProperties, useState } from "react";
-import {
-  labelsOf,
-  type Frame,
-  type HubNode,
-  type Id,
-  isThere,
-  type Mark,
-  markOf,
-  nameOf,
-  type SeenBar,
-  type State,
-  type View,
-} from "../../core/index.js";
+import { labelsOf, type Frame, type HubNode, type Id, isThere, type Mark, markOf, nameOf, type SeenBar, type State, type View } from "../../core/index.js";
 import { Icon } from "../parts/icon.js";
 
 export interface FaceBarProps {

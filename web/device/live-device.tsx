@@ -1,15 +1,5 @@
 import { type CSSProperties, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from "react";
-import {
-  arrangeSurface,
-  coloursOf,
-  type Frame,
-  inkOn,
-  type NavigationEvent,
-  type Region,
-  type State,
-  surfaceOf,
-  type View,
-} from "../../core/index.js";
+import { arrangeSurface, coloursOf, type Frame, inkOn, type NavigationEvent, type Region, type State, surfaceOf, type View } from "../../core/index.js";
 import { DrawnRegions } from "./drawn-regions.js";
 import { useEdgeSwipe } from "./use-edge-swipe.js";
 import { useSheetDrag } from "./use-sheet-drag.js";

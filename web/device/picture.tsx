@@ -1,17 +1,5 @@
 import { memo } from "react";
-import {
-  arrangeSurface,
-  coloursOf,
-  type Frame,
-  type Mark,
-  markOf,
-  type Palette,
-  type Region,
-  type ScreenNode,
-  type State,
-  surfaceOf,
-  type View,
-} from "../../core/index.js";
+import { arrangeSurface, coloursOf, type Frame, type Mark, markOf, type Palette, type Region, type ScreenNode, type State, surfaceOf, type View } from "../../core/index.js";
 
 export interface PictureProps {
   frame: Frame;

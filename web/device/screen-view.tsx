@@ -1,15 +1,5 @@
 import { type CSSProperties, useEffect, useLayoutEffect, useRef, useState } from "react";
-import {
-  type Action,
-  cornerOf,
-  type Frame,
-  isThere,
-  type NavigationEvent,
-  type ScreenNode,
-  type ScreenScene,
-  type State,
-  type View,
-} from "../../core/index.js";
+import { type Action, cornerOf, type Frame, isThere, type NavigationEvent, type ScreenNode, type ScreenScene, type State, type View } from "../../core/index.js";
 import { Icon } from "../parts/icon.js";
 import { Body } from "./body.js";
 

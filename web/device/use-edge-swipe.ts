@@ -1,15 +1,5 @@
 import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
-import {
-  type Frame,
-  hasEdgeSwipe,
-  type NavigationEvent,
-  type State,
-  step,
-  surfaceOf,
-  targetIn,
-  upTakes,
-  type View,
-} from "../../core/index.js";
+import { type Frame, hasEdgeSwipe, type NavigationEvent, type State, step, surfaceOf, targetIn, upTakes, type View } from "../../core/index.js";
 
 /** A finger on its way from the start edge. */
 export interface EdgeSwipe {

@@ -1,15 +1,5 @@
 import { useMemo } from "react";
-import {
-  type CaseRun,
-  caseOf,
-  factWords,
-  type Frame,
-  launch,
-  plainName,
-  runCase,
-  type Trial,
-  viewOf,
-} from "../../../core/index.js";
+import { type CaseRun, caseOf, factWords, type Frame, launch, plainName, runCase, type Trial, viewOf } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 

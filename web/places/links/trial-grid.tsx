@@ -1,13 +1,4 @@
-import {
-  factsOf,
-  type Frame,
-  type Grid,
-  plainName,
-  sameFacts,
-  type Trial,
-  type Tried,
-  valueWord,
-} from "../../../core/index.js";
+import { factsOf, type Frame, type Grid, plainName, sameFacts, type Trial, type Tried, valueWord } from "../../../core/index.js";
 
 const ends: Record<string, string> = { exit: "out", stay: "stays", loop: "round" };
 

@@ -1,15 +1,5 @@
 import { Suspense, useState } from "react";
-import {
-  caseOf,
-  factsOf,
-  factValues,
-  type Frame,
-  freeCaseId,
-  linkTo,
-  type Trial,
-  type Tried,
-  valueWord,
-} from "../../../core/index.js";
+import { caseOf, factsOf, factValues, type Frame, freeCaseId, linkTo, type Trial, type Tried, valueWord } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";

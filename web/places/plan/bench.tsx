@@ -1,14 +1,5 @@
 import { type ReactNode, useMemo } from "react";
-import {
-  type Frame,
-  type Id,
-  looksOf,
-  nameOf,
-  parentsOf,
-  placesOf,
-  propertySays,
-  type View,
-} from "../../../core/index.js";
+import { type Frame, type Id, looksOf, nameOf, parentsOf, placesOf, propertySays, type View } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";

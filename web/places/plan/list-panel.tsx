@@ -7,14 +7,7 @@ import {
   useState,
   useSyncExternalStore,
 } from "react";
-import {
-  applySoundly,
-  faultSays,
-  type Frame,
-  type OutlineFault,
-  pasteLines,
-  readOutline,
-} from "../../../core/index.js";
+import { applySoundly, faultSays, type Frame, type OutlineFault, pasteLines, readOutline } from "../../../core/index.js";
 import { useSession } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";

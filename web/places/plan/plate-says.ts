@@ -1,21 +1,4 @@
-import {
-  backOf,
-  childrenOf,
-  keepOf,
-  opensOf,
-  overOf,
-  plainName,
-  bandsOf,
-  faceOf,
-  type Frame,
-  type HubNode,
-  type Id,
-  nameOf,
-  splitFromOf,
-  startOf,
-  type StackNode,
-  type View,
-} from "../../../core/index.js";
+import { backOf, childrenOf, keepOf, opensOf, overOf, plainName, bandsOf, faceOf, type Frame, type HubNode, type Id, nameOf, splitFromOf, startOf, type StackNode, type View } from "../../../core/index.js";
 
 const faceWord = { bar: "bar", top: "top bar", rail: "rail", panel: "panel", drawer: "drawer" } as const;
 const keepWord = { live: "keeps everything", place: "keeps the place", fresh: "keeps nothing" } as const;

@@ -1,19 +1,5 @@
 import { useDeferredValue, useMemo, useState } from "react";
-import {
-  eventSays,
-  type Frame,
-  type Id,
-  nameOf,
-  placesOf,
-  plainName,
-  type Route,
-  routesBetween,
-  type State,
-  topOf,
-  type View,
-  type WayRow,
-  wayRows,
-} from "../../../core/index.js";
+import { eventSays, type Frame, type Id, nameOf, placesOf, plainName, type Route, routesBetween, type State, topOf, type View, type WayRow, wayRows } from "../../../core/index.js";
 import { useOpenFrame, useSession } from "../../app/open-frame.js";
 import { useDark } from "../../app/theme.js";
 import { Picture } from "../../device/picture.js";

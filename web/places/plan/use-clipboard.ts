@@ -1,14 +1,5 @@
 import { useEffect, useRef } from "react";
-import {
-  clipOf,
-  clipType,
-  type Frame,
-  pasteClip,
-  placesOf,
-  plainName,
-  readClip,
-  writeOutline,
-} from "../../../core/index.js";
+import { clipOf, clipType, type Frame, pasteClip, placesOf, plainName, readClip, writeOutline } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import type { Planned } from "./edits.js";

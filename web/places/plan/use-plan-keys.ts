@@ -1,17 +1,5 @@
 import { type KeyboardEvent as PressEvent, type RefObject, useEffect, useRef } from "react";
-import {
-  alike,
-  childrenOf,
-  type Frame,
-  indexOf,
-  plainName,
-  placesOf,
-  type PlanLayout,
-  sameKind,
-  setElsewhere,
-  settings,
-  siblings,
-} from "../../../core/index.js";
+import { alike, childrenOf, type Frame, indexOf, plainName, placesOf, type PlanLayout, sameKind, setElsewhere, settings, siblings } from "../../../core/index.js";
 import { type Command, runByKey, useCommands } from "../../app/commands.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";

@@ -1,17 +1,4 @@
-import {
-  bandsOf,
-  type Fact,
-  factAtLaunch,
-  factsOf,
-  factValues,
-  type Frame,
-  type FrameField,
-  freeIdIn,
-  hasEdgeSwipe,
-  hasSystemBack,
-  type Target,
-  targetsOf,
-} from "../../../../core/index.js";
+import { bandsOf, type Fact, factAtLaunch, factsOf, factValues, type Frame, type FrameField, freeIdIn, hasEdgeSwipe, hasSystemBack, type Target, targetsOf } from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";

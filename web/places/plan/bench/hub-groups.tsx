@@ -1,17 +1,4 @@
-import {
-  type Again,
-  againOf,
-  backOf,
-  bandsOf,
-  type Face,
-  type HubBack,
-  type HubNode,
-  type Keep,
-  keepOf,
-  labelsOf,
-  limitOf,
-  targetsOf,
-} from "../../../../core/index.js";
+import { type Again, againOf, backOf, bandsOf, type Face, type HubBack, type HubNode, type Keep, keepOf, labelsOf, limitOf, targetsOf } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { IconPicker } from "../../../parts/icon-picker.js";

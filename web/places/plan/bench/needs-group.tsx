@@ -1,17 +1,4 @@
-import {
-  type Fact,
-  factsOf,
-  factValues,
-  mayStand,
-  type Need,
-  needSays,
-  needsAbove,
-  needWords,
-  plainName,
-  placesOf,
-  valuesOf,
-  valueWord,
-} from "../../../../core/index.js";
+import { type Fact, factsOf, factValues, mayStand, type Need, needSays, needsAbove, needWords, plainName, placesOf, valuesOf, valueWord } from "../../../../core/index.js";
 import { useOpenFrame, useSession } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";

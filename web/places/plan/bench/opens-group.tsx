@@ -1,14 +1,4 @@
-import {
-  bandsOf,
-  edgeOf,
-  nameOf,
-  opensOf,
-  overOf,
-  placesOf,
-  restOf,
-  targetsOf,
-  type Opens,
-} from "../../../../core/index.js";
+import { bandsOf, edgeOf, nameOf, opensOf, overOf, placesOf, restOf, targetsOf, type Opens } from "../../../../core/index.js";
 import { Choice } from "../../../parts/choice.js";
 import { Select } from "../../../parts/select.js";
 import { readRests, wrongRests } from "../../../parts/wrong.js";

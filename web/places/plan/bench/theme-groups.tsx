@@ -1,19 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import {
-  type ColourName,
-  colourNames,
-  type ColourPair,
-  colourPairs,
-  coloursOf,
-  defaultCorner,
-  defaultSizes,
-  type Frame,
-  markOf,
-  marks,
-  type Palette,
-  sizeNames,
-  type Theme,
-} from "../../../../core/index.js";
+import { type ColourName, colourNames, type ColourPair, colourPairs, coloursOf, defaultCorner, defaultSizes, type Frame, markOf, marks, type Palette, sizeNames, type Theme } from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Choice } from "../../../parts/choice.js";

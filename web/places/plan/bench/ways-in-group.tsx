@@ -1,13 +1,5 @@
 import { useMemo } from "react";
-import {
-  type Frame,
-  type Id,
-  needWords,
-  plainName,
-  placesOf,
-  standsInFor,
-  type WayInLook,
-} from "../../../../core/index.js";
+import { type Frame, type Id, needWords, plainName, placesOf, standsInFor, type WayInLook } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Group } from "./group.js";
 import { inMark } from "../pegs.js";

@@ -1,16 +1,5 @@
 import { useMemo } from "react";
-import {
-  type Action,
-  factWords,
-  type Frame,
-  nameOf,
-  plainName,
-  placesOf,
-  type ScreenNode,
-  settingDeed,
-  waysOut,
-  waySays,
-} from "../../../../core/index.js";
+import { type Action, factWords, type Frame, nameOf, plainName, placesOf, type ScreenNode, settingDeed, waysOut, waySays } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Picker, type PickerOption } from "../../../parts/picker.js";
 import { addWay, addWayToNew, freeActionId, type Planned } from "../edits.js";

@@ -1,11 +1,11 @@
-import { readPattern } from "../address/pattern.js";
-import { called } from "./called.js";
-import { bandsOf, childrenOf, factsOf, factValues, targetsOf } from "./defaults.js";
-import { type Fault, shown } from "./fault.js";
-import { indexOf, mostDepth } from "./frame-index.js";
-import { pointer } from "./pointer.js";
-import { referencesOf } from "./references.js";
-import type { Action, Do, FactValue, Frame, HubNode, Id, Node, Only, ScreenNode } from "./types.js";
+import { readPattern } from "../frame/pattern.js";
+import { called } from "../frame/names.js";
+import { bandsOf, childrenOf, factsOf, factValues, targetsOf } from "../frame/defaults.js";
+import { type Fault, shown } from "../frame/fault.js";
+import { indexOf, mostDepth } from "../frame/frame-index.js";
+import { pointer } from "../frame/pointer.js";
+import { referencesOf } from "../frame/references.js";
+import type { Action, Do, FactValue, Frame, HubNode, Id, Node, Only, ScreenNode } from "../frame/types.js";
 
 type Report = (fault: Fault) => void;
 type At = (string | number)[];

@@ -3,7 +3,7 @@ import type { Fault } from "../frame/fault.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, Id, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { needsAbove, type Unmet } from "./needs.js";
+import { needsAbove, type Unmet } from "../frame/needs.js";
 import { screensUnder, takeWay, type Way, waysIn, waysOut } from "./ways.js";
 
 /** What a change does to one node, as a person would see it. */

@@ -1,4 +1,4 @@
-import type { ScreenNode } from "../frame/types.js";
+import type { ScreenNode } from "./types.js";
 
 /** One segment of an address pattern: a literal, a `:name`, or the rest (`*`). */
 export type Segment = { kind: "text"; text: string } | { kind: "name"; name: string } | { kind: "rest" };

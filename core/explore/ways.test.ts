@@ -7,12 +7,12 @@ import { propertySays } from "../says/property-says.js";
 import { waySays } from "../says/way-says.js";
 import { back, opening, openTo, pick, run, screen, tab, tabbed, tap } from "../testing/frames.js";
 import { consequencesOf } from "./consequences.js";
-import { explain, explainEdit } from "./explain.js";
-import { refit } from "./refit.js";
+import { explain, explainEdit } from "../observe/explain.js";
+import { refit } from "../navigate/refit.js";
 import { routeTo } from "./route.js";
-import { step } from "./step.js";
+import { step } from "../navigate/step.js";
 import { looksOf, waysIn, waysOut } from "./ways.js";
-import type { NavigationEvent } from "./events.js";
+import type { NavigationEvent } from "../navigate/events.js";
 
 const frame = tabbed();
 const view = viewOf(frame);

@@ -1,6 +1,6 @@
 import { frameOf, hub, opening, screen, stack, tabbed } from "../testing/frames.js";
 import { faultsOf } from "./faults.js";
-import type { Frame, Node } from "./types.js";
+import type { Frame, Node } from "../frame/types.js";
 
 const places = (frame: Frame): string[] => faultsOf(frame).map((fault) => fault.pointer);
 const withNodes = (nodes: Record<string, Node>, extra: Partial<Frame> = {}): Frame =>

@@ -1,11 +1,12 @@
-import { addressFor } from "../address/pattern.js";
+import { addressFor } from "../frame/pattern.js";
 import type { Face, FactValue, Frame, Id, Opens, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { Move, Note } from "./events.js";
-import { topOf } from "./focus.js";
+import type { Move, Note } from "../navigate/events.js";
+import { topOf } from "../navigate/focus.js";
 import { ladderOf } from "./ladder.js";
-import { type Entry, entriesInside, isHub, isStack, isStuck, type Params } from "./state.js";
-import type { Step } from "./step.js";
+import { type Entry, entriesInside, isHub, isStack, isStuck } from "../navigate/state.js";
+import { type Params } from "../frame/types.js";
+import type { Step } from "../navigate/step.js";
 import { surfaceOf } from "./surface.js";
 
 /** What is on screen, as data: the same for every part of the product. */

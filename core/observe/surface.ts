@@ -3,22 +3,9 @@ import { faceOf, type ShownTabs, tabsOf } from "../frame/faces.js";
 import { isLifted } from "../frame/opens.js";
 import type { Face, Frame, HubNode, Id, Opens } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { firstOverlay, focusPath, isSplit, type Lens, opensAt, shownInside, topOf } from "./focus.js";
-import { fill } from "./run.js";
-import {
-  type ContainerEntry,
-  type Entry,
-  type HubEntry,
-  isHub,
-  isPair,
-  isStack,
-  isStuck,
-  type Pane,
-  type PairEntry,
-  type ScreenEntry,
-  type StackEntry,
-  type State,
-} from "./state.js";
+import { firstOverlay, focusPath, isSplit, type Lens, opensAt, shownInside, topOf } from "../navigate/focus.js";
+import { fill } from "../frame/names.js";
+import { type ContainerEntry, type Entry, type HubEntry, isHub, isPair, isStack, isStuck, type Pane, type PairEntry, type ScreenEntry, type StackEntry, type State } from "../navigate/state.js";
 
 /** A hub's face as it can be seen. */
 export interface SeenBar extends ShownTabs {

@@ -2,13 +2,13 @@ import { childrenOf } from "../frame/defaults.js";
 import { indexOf } from "../frame/frame-index.js";
 import type { Action, Do, Frame, Id, Node } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { NavigationEvent } from "./events.js";
+import type { NavigationEvent } from "../navigate/events.js";
 import { exploreFrom, type Reached } from "./route.js";
-import { type Snapshot, snapshotOf } from "./snapshot.js";
-import type { State } from "./state.js";
-import { launch, step } from "./step.js";
+import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
+import type { State } from "../navigate/state.js";
+import { launch, step } from "../navigate/step.js";
 import { openedAt } from "./standpoint.js";
-import { surfaceOf } from "./surface.js";
+import { surfaceOf } from "../observe/surface.js";
 
 /** One way from a node to another: an action, a list's rows, or what a screen does by itself. */
 export interface Way {

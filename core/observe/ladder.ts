@@ -2,11 +2,11 @@ import { hasEdgeSwipe, hasSystemBack } from "../frame/defaults.js";
 import { isThere } from "../frame/faces.js";
 import type { Do, Frame, ScreenNode } from "../frame/types.js";
 import { targetIn, type View } from "../frame/view.js";
-import { canDismiss, upTakes } from "./back.js";
-import type { NavigationEvent } from "./events.js";
-import { type Entry, entriesInside, type State } from "./state.js";
-import { topOf } from "./focus.js";
-import { step } from "./step.js";
+import { canDismiss, upTakes } from "../navigate/back.js";
+import type { NavigationEvent } from "../navigate/events.js";
+import { type Entry, entriesInside, type State } from "../navigate/state.js";
+import { topOf } from "../navigate/focus.js";
+import { step } from "../navigate/step.js";
 import { surfaceOf } from "./surface.js";
 
 /** What the next Backs do: the state after each, and how it ends: the app is left, nothing goes back any more, or it goes round. */

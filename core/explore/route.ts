@@ -1,11 +1,11 @@
 import type { Frame, HubNode, Id, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { NavigationEvent } from "./events.js";
-import { focusPath, topOf } from "./focus.js";
-import { backEvent } from "./ladder.js";
-import type { State } from "./state.js";
-import { step } from "./step.js";
-import { surfaceOf } from "./surface.js";
+import type { NavigationEvent } from "../navigate/events.js";
+import { focusPath, topOf } from "../navigate/focus.js";
+import { backEvent } from "../observe/ladder.js";
+import type { State } from "../navigate/state.js";
+import { step } from "../navigate/step.js";
+import { surfaceOf } from "../observe/surface.js";
 
 /**
  * What a person could do next: wait for what the screen does by itself, a row and each action of every screen that can be touched, each tab in sight or in a

@@ -1,9 +1,10 @@
 import { targetOfLink } from "../address/addresses.js";
 import type { Frame, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { hasNeeds } from "./needs.js";
-import { isHub, isStack, type Entry, type Params } from "./state.js";
-import { launch } from "./step.js";
+import { hasNeeds } from "../frame/needs.js";
+import { isHub, isStack, type Entry } from "../navigate/state.js";
+import { type Params } from "../frame/types.js";
+import { launch } from "../navigate/step.js";
 
 /** Where a cold link leads once all needs are met. */
 export interface LinkOutcome {

@@ -1,9 +1,6 @@
-import { factsOf, factValues, startOf } from "../frame/defaults.js";
-import { indexOf } from "../frame/frame-index.js";
-import type { FactValue, Frame, Id, Need } from "../frame/types.js";
-import type { State } from "./state.js";
-
-type Facts = State["facts"];
+import { factsOf, factValues, startOf } from "./defaults.js";
+import { indexOf } from "./frame-index.js";
+import type { Facts, FactValue, Frame, Id, Need } from "./types.js";
 
 /** The values of its fact that meet a need. */
 export const valuesOf = ({ is }: Need): readonly FactValue[] => (Array.isArray(is) ? is : [is]);

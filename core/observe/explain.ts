@@ -2,13 +2,13 @@ import { keepOf, overOf, startOf } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, HubNode, Id } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { Move, NavigationEvent } from "./events.js";
-import { focusPath, type Lens, topOf } from "./focus.js";
-import { isMet, needsAbove, needWords } from "./needs.js";
-import { screensLaid } from "./outcome.js";
-import { nameOf, plainName } from "./run.js";
-import { isHub, isStuck, type State } from "./state.js";
-import type { Step } from "./step.js";
+import type { Move, NavigationEvent } from "../navigate/events.js";
+import { focusPath, type Lens, topOf } from "../navigate/focus.js";
+import { isMet, needsAbove, needWords } from "../frame/needs.js";
+import { screensLaid } from "../explore/outcome.js";
+import { nameOf, plainName } from "../frame/names.js";
+import { isHub, isStuck, type State } from "../navigate/state.js";
+import type { Step } from "../navigate/step.js";
 import { isBarInSight, type SeenBar, surfaceOf } from "./surface.js";
 
 const topName = ({ frame, view }: Lens, state: State): string => {

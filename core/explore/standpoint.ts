@@ -1,11 +1,11 @@
 import { factAtLaunch, factsOf, factValues } from "../frame/defaults.js";
 import type { FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { topOf } from "./focus.js";
-import { isMet, needsAbove, sameFacts, valuesOf } from "./needs.js";
+import { topOf } from "../navigate/focus.js";
+import { isMet, needsAbove, sameFacts, valuesOf } from "../frame/needs.js";
 import { exploreFrom } from "./route.js";
-import type { State } from "./state.js";
-import { launch, step } from "./step.js";
+import type { State } from "../navigate/state.js";
+import { launch, step } from "../navigate/step.js";
 
 /** Screens that go on by themselves are passed over, so many of them. */
 const mostPassed = 8;

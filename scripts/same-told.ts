@@ -1,0 +1,175 @@
+// What one checkout tells of the cases that `same.ts` draws: `same-told.ts CHECKOUT CASES OUT`.
+import { readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { pathToFileURL } from "node:url";
+import { Command } from "commander";
+import type { Case } from "./same.js";
+
+const [checkout = ".", path = "", out = ""] = process.argv.slice(2);
+const load = async <T>(...file: string[]): Promise<T> =>
+  (await import(pathToFileURL(join(checkout, ...file)).href)) as T;
+
+const core = await load<typeof import("../core/index.js")>("core", "index.ts");
+const { addPlay } = await load<typeof import("../cli/play.js")>("cli", "play.ts");
+const { readFrame } = await load<typeof import("../shape/read.js")>("shape", "read.ts");
+const { frameJsonSchema } = await load<typeof import("../shape/json-schema.js")>("shape", "json-schema.ts");
+const { played } = await load<typeof import("../core/testing/played.js")>("core", "testing", "played.ts");
+
+const cases = JSON.parse(readFileSync(path, "utf8")) as Case[];
+const file = join(tmpdir(), `same-${process.pid}.frame.json`);
+const eventsFile = join(tmpdir(), `same-${process.pid}.events.json`);
+
+/** What a command prints. */
+const printedBy = async (...given: string[]): Promise<string> => {
+  const program = new Command();
+  addPlay(program);
+  const { write } = process.stdout;
+  let text = "";
+  process.stdout.write = ((part: string) => ((text += part), true)) as never;
+  try {
+    await program.parseAsync(["node", "handy-frame", ...given]);
+  } catch (error) {
+    text += String(error);
+  } finally {
+    process.stdout.write = write;
+  }
+  return text;
+};
+
+const told: Record<string, string[]> = {
+  play: [],
+  explained: [],
+  properties: [],
+  ways: [],
+  edits: [],
+  faults: [],
+  settings: [],
+  regions: [],
+  schema: [JSON.stringify(frameJsonSchema())],
+  kept: [],
+};
+const put = (what: string, value: unknown): void => void told[what]!.push(JSON.stringify(value) ?? "");
+
+for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.entries()) {
+  writeFileSync(file, text);
+  writeFileSync(eventsFile, JSON.stringify(events));
+  const options = ["--view", size, "--on", on, "--events", eventsFile, "--regions", ...(url ? ["--url", url] : [])];
+  told.play!.push(await printedBy("play", file, ...options));
+
+  const read = readFrame(text);
+  if (!read.ok) throw new Error("a case is no frame");
+  const { frame } = read;
+  const [width, height] = size.split("x").map(Number);
+  const first = core.viewOf(frame, { width, height, target: on });
+  let view = first;
+  let at = core.launch(frame, view, {}, url);
+  const said: unknown[] = [core.explain(frame, view, null, null, at)];
+  for (const event of events as never[]) {
+    const next = core.step(frame, view, at.state, event);
+    said.push(core.explain(frame, view, at, event, next));
+    at = next;
+    view = core.viewAfter(frame, view, event);
+  }
+  put("explained", said);
+  put("settings", [
+    core.settings.map(({ key, label, kinds, input }) => [key, label, kinds, input.sort]),
+    core.sharedSettings(frame, Object.keys(frame.nodes)),
+    Object.keys(frame.nodes).map((id) => [
+      core.alike(frame, { id, parent: core.placesOf(frame, id)[0] ?? null }),
+      core.settings
+        .filter(({ kinds }) => kinds.includes(frame.nodes[id]!.kind))
+        .map((setting) => core.valueSays(frame, setting, core.valueOf(frame, id, setting))),
+    ]),
+  ]);
+  const made: unknown[] = [];
+  let now = frame;
+  let { state } = at;
+  for (const edit of edits as never[]) {
+    const result = core.applySoundly(now, edit);
+    made.push(result.ok ? [result.inverse, result.patches, [...result.touched], result.renamed] : result.faults);
+    if (!result.ok) continue;
+    made.push(core.differencesOf(now, result.frame));
+    const fitted = core.refit(now, result.frame, first, state, result.renamed);
+    made.push(core.explainEdit(now, result.frame, first, state, fitted, result.renamed));
+    state = fitted;
+    now = result.frame;
+  }
+  put("edits", [made, core.writeFrame(now)]);
+  put("regions", core.planLayout(now));
+  put(
+    "faults",
+    damaged(frame).map((each) => core.faultsOf(each as never)),
+  );
+  // the rest is slow: every fourth frame stands for all
+  if (i % 4 !== 0) continue;
+  const ids = Object.keys(frame.nodes);
+  put(
+    "properties",
+    ids.map((id) => core.propertySays(frame, first, id)),
+  );
+  put(
+    "ways",
+    ids.map((id) => [
+      core.waysIn(frame, id).map((way) => [way, core.waySays(frame, first, way)]),
+      (frame.nodes[id]!.needs ?? []).map((_, n) => core.needSays(frame, first, id, n)),
+      core.consequenceSays(now, first, core.consequencesOf(frame, now, first, id)),
+      core.routeTo(frame, first, at.state, id),
+    ]),
+  );
+}
+
+/** The frame with one thing wrong in it, in several ways. */
+function damaged(frame: object): object[] {
+  const text = JSON.stringify(frame);
+  const copies: object[] = [];
+  const change = (
+    work: (copy: { nodes: Record<string, Record<string, unknown>> } & Record<string, unknown>) => void,
+  ) => {
+    const copy = JSON.parse(text) as never;
+    work(copy);
+    copies.push(copy);
+  };
+  change((copy) => void (copy.root = "nowhere"));
+  change(
+    (copy) =>
+      void (copy.bands = [
+        { id: "a", from: 3 },
+        { id: "a", from: 9 },
+      ]),
+  );
+  change((copy) => void (copy.facts = []));
+  change((copy) => void (copy.targets = [{ id: "one", label: "One" }]));
+  change((copy) => void (copy.address = { lost: "nothing" }));
+  change((copy) => {
+    for (const node of Object.values(copy.nodes)) {
+      node.opensIn = { wide: "sheet" };
+      node.opensOn = { far: "sheet" };
+      node.tab = { only: { bands: ["wide"], facts: { on: "maybe" } }, iconOn: { far: "x" } };
+      node.needs = [{ fact: "none", is: true, otherwise: "nobody" }];
+      node.motion = { push: "nothing" };
+      if (node.kind === "hub")
+        Object.assign(node, { faces: { wide: "bar" }, facesOn: { far: { wide: "bar" } }, start: "no" });
+      if (node.kind === "pair") Object.assign(node, { splitFrom: "wide" });
+      if (node.kind === "screen") Object.assign(node, { path: "no pattern", also: ["/x", "/x/:"], linkIn: "app" });
+      if (node.kind === "stack")
+        Object.assign(node, { base: "no", children: [...(node.children as string[]), "gone"] });
+    }
+  });
+  change((copy) => {
+    const stacks = Object.entries(copy.nodes).filter(([, node]) => node.kind !== "screen" && node.kind !== "pair");
+    for (const [id, node] of stacks)
+      node.children = [...(node.children as string[]), ...stacks.map(([other]) => other), id];
+  });
+  change((copy) => {
+    for (const node of Object.values(copy.nodes)) if (node.kind === "screen") node.path = "/same";
+  });
+  return copies;
+}
+
+const demo = join(checkout, "demo");
+for (const name of readdirSync(join(demo, "played"))) {
+  const read = readFrame(readFileSync(join(demo, `${name.split(".")[0]}.frame.json`), "utf8"));
+  if (read.ok) told.kept!.push(played(read.frame, readFileSync(join(demo, "played", name), "utf8")));
+}
+writeFileSync(out, JSON.stringify(told));
