@@ -49,7 +49,17 @@ const told: Record<string, string[]> = {
   schema: [JSON.stringify(frameJsonSchema())],
   kept: [],
 };
-const put = (what: string, value: unknown): void => void told[what]!.push(JSON.stringify(value) ?? "");
+/** A value with its keys in one order, so that where they stand in an object tells nothing. */
+const sorted = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (typeof value !== "object" || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, inner]) => [key, sorted(inner)]),
+  );
+};
+const put = (what: string, value: unknown): void => void told[what]!.push(JSON.stringify(sorted(value)) ?? "");
 
 for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.entries()) {
   writeFileSync(file, text);

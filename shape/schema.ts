@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { colourNames, marks, sizeNames } from "../core/frame/types.js";
+import { colourNames, marks, sizeNames } from "../core/frame/parts.js";
 
 /** `[a-z][A-Za-z0-9]{0,39}`, without the names every JavaScript object answers to. */
 export const id = Joi.string()

@@ -1,5 +1,6 @@
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame, Id, ScreenNode } from "../frame/types.js";
+import type { Frame, ScreenNode } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { type NoLink, readLink } from "./link.js";
 import { Matcher } from "./matcher.js";
 import { type Pattern, patternOf, queryNames, readPattern } from "../frame/pattern.js";

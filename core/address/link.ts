@@ -1,5 +1,5 @@
 import { shown } from "../frame/fault.js";
-import type { Address } from "../frame/types.js";
+import type { Address } from "../frame/parts.js";
 import { decoded, isDots } from "../frame/pattern.js";
 
 /** A link taken apart: the path, still percent-encoded, its dots resolved, and the query without its `?`. */

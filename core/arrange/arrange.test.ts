@@ -1,7 +1,7 @@
 import { pick, runIn, screen, tabbed, tap } from "../testing/frames.js";
 import type { Frame, HubNode, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { arrange } from "./arrange.js";
 
 const regions = (frame: Frame, given: Partial<View>, ...events: NavigationEvent[]) => {

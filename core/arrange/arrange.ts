@@ -1,10 +1,17 @@
-import { bandsOf, edgeOf, ratioOf, restOf } from "../frame/defaults.js";
+import { bandsOf } from "../frame/defaults.js";
+import { type Lens, lensOf } from "../frame/look.js";
+import { pairAt } from "../frame/nodes.js";
+import type { Id, SizeName } from "../frame/parts.js";
 import { sizeOf } from "../frame/sizes.js";
-import type { Frame, HubNode, Id, PairNode, SizeName } from "../frame/types.js";
+import { firstOf } from "../frame/sure.js";
+import type { FixedFrame } from "../frame/types.js";
 import { bandAt, type View } from "../frame/view.js";
-import type { State } from "../navigate/state.js";
-import { type HubScene, type OverlayScene, type PairScene, type Scene, type ScreenScene, type SeenBar, type SeenHeader, type StackScene, type Surface, surfaceOf } from "../observe/surface.js";
+import { paneId } from "../navigate/make.js";
+import type { HubScene, OverlayScene, PairScene, Scene, SeenBar, StackScene } from "../navigate/sight.js";
+import type { ScreenEntry, State } from "../navigate/state.js";
+import { type SeenHeader, type Surface, surfaceOf } from "../observe/surface.js";
 
+/** What a region is. */
 export type Role =
   | "content"
   | "header"
@@ -21,6 +28,13 @@ export type Role =
   | "list"
   | "detail";
 
+/** A screen as it is drawn in a region. */
+export interface DrawnScreen {
+  entry: ScreenEntry;
+  /** The innermost strip over it: where its own header actions stand; null if there is none. */
+  strip: SeenHeader | null;
+}
+
 /** A rectangle of a view, in CSS px from its top left corner, and whose it is. */
 export interface Region {
   role: Role;
@@ -31,14 +45,22 @@ export interface Region {
   height: number;
   /** The key of the entry it belongs to: a screen's own for `content`, an overlay's for it and its scrim, else that of the container. */
   key: number;
+  /** The key of the innermost entry that it moves with: what is in there moves as that does. */
+  layer: number;
+  /** The key of the innermost overlay that it is, or is in; null for what lies beneath all of them. */
+  overlay: number | null;
+  /** An event cannot touch it: it lies under an overlay, or beside an open drawer. */
+  inert: boolean;
   /** What is drawn there. */
-  screen?: ScreenScene;
+  screen?: DrawnScreen;
   header?: SeenHeader;
   bar?: SeenBar;
+  /** A pane's pair, and whether nothing is in the pane. */
+  pane?: { pair: Id; isEmpty: boolean };
 }
 
 /** A region's place alone, as it is printed. */
-export const plainRegion = ({ role, node, x, y, width, height }: Region) => ({ role, node, x, y, width, height });
+export const plainRegion = ({ role, node, x, y, width, height }: Region): Pick<Region, "role" | "node" | keyof Box> => ({ role, node, x, y, width, height });
 
 interface Box {
   x: number;
@@ -95,32 +117,51 @@ const clearOf = (area: Box, view: View): Box => {
 };
 const edges: readonly Edge[] = ["top", "bottom", "left", "right"];
 
+/** What a device knows of its own that the state does not. */
 export interface ArrangeOptions {
   /** How high sheets stand that were dragged from their first resting height, by the key of their entry: fractions of what they cover. */
   heights?: ReadonlyMap<number, number>;
 }
 
+type Drawn = Pick<Region, "screen" | "header" | "bar" | "pane">;
+
 class Arrangement {
   readonly regions: Region[] = [];
   private readonly boxes = new Map<number, Box>();
   private readonly start: Edge;
+  /** The overlay that is being arranged. */
+  private overlay: number | null = null;
 
   constructor(
-    private readonly frame: Frame,
-    private readonly view: View,
+    private readonly lens: Lens,
+    private readonly surface: Surface,
     private readonly options: ArrangeOptions,
   ) {
-    this.start = view.rtl ? "right" : "left";
+    this.start = lens.view.rtl ? "right" : "left";
   }
 
-  private put(role: Role, node: Id, key: number, { x, y, width, height }: Box, drawn?: Partial<Region>): void {
-    this.regions.push({ role, node, x, y, width, height, key, ...drawn });
+  private put(role: Role, node: Id, key: number, layer: number, inert: boolean, box: Box, drawn?: Drawn): void {
+    const { x, y, width, height } = box;
+    const { overlay } = this;
+    this.regions.push({ role, node, x, y, width, height, key, layer, overlay, inert, ...drawn });
+  }
+
+  /** Whether something cannot be touched, by how it lies to the overlays and to an open drawer. */
+  private isInert({ inert, level }: { inert: boolean; level: number }): boolean {
+    return inert || level < this.surface.highest || this.surface.drawer !== null;
+  }
+
+  private cut(area: Box, edge: Edge, name: SizeName): { strip: Box; rest: Box } {
+    return cut(area, this.lens.view, edge, sizeOf(this.lens.frame, name));
   }
 
   place(scene: Scene, area: Box): void {
     switch (scene.kind) {
-      case "screen":
-        return this.put("content", scene.entry.node, scene.entry.key, clearOf(area, this.view), { screen: scene });
+      case "screen": {
+        const { entry, inert } = scene;
+        const screen = { entry, strip: this.surface.strips.nearest.get(entry.key) ?? null };
+        return this.put("content", entry.node, entry.key, entry.key, inert, clearOf(area, this.lens.view), { screen });
+      }
       case "stack":
         return this.stack(scene, area);
       case "hub":
@@ -130,74 +171,84 @@ class Arrangement {
     }
   }
 
-  /** What shows in an area under a header strip, if there is one. */
-  private under(header: SeenHeader | null, key: number, scene: Scene, area: Box): void {
+  /** What shows in an area of a container, under a header strip if there is one. */
+  private under(key: number, scene: Scene, area: Box): void {
+    const header = this.surface.strips.over.get(scene.entry.key);
     if (!header) return this.place(scene, area);
-    const { strip, rest } = cut(area, this.view, "top", sizeOf(this.frame, "header"));
+    const { strip, rest } = this.cut(area, "top", "header");
     this.place(scene, rest);
-    this.put("header", header.by, key, strip, { header });
+    this.put("header", header.by, key, scene.entry.key, this.isInert(scene), strip, { header });
   }
 
-  private stack({ entry, header, base, over }: StackScene, area: Box): void {
+  private stack({ entry, base, over }: StackScene, area: Box): void {
     this.boxes.set(entry.key, area);
-    if (base) this.under(header, entry.key, base, area);
-    for (const overlay of over) this.overlay(overlay, area);
+    if (base) this.under(entry.key, base, area);
+    for (const overlay of over) this.lay(overlay, area);
   }
 
-  private hub({ entry, bar, strip: own, header, child }: HubScene, area: Box): void {
-    const floats = (this.frame.nodes[entry.node] as HubNode).floating === true;
-    const around: [Role, Box, Partial<Region>][] = [];
+  private hub(scene: HubScene, area: Box): void {
+    const { entry, bar, child } = scene;
+    const { key, node } = entry;
+    const { floating } = this.lens.look(node);
+    const around: (() => void)[] = [];
     let rest = area;
-    const take = (role: SizeName & Role, edge: Edge, over: boolean, drawn: Partial<Region>): void => {
-      const taken = cut(rest, this.view, edge, sizeOf(this.frame, role));
-      around.push([role, taken.strip, drawn]);
-      if (!over) rest = taken.rest;
+    const take = (role: SizeName & Role, edge: Edge, isOver: boolean, inert: boolean, drawn: Drawn): void => {
+      const taken = this.cut(rest, edge, role);
+      around.push(() => this.put(role, node, key, key, inert, taken.strip, drawn));
+      if (!isOver) rest = taken.rest;
     };
-    if (bar?.face === "rail" || bar?.face === "panel") take(bar.face, this.start, floats, { bar });
-    if (own) take("header", "top", false, { header: own });
-    if (bar?.face === "top") take("top", "top", floats, { bar });
-    if (bar?.face === "bar") take("bar", "bottom", floats, { bar });
-    this.under(header, entry.key, child, rest);
-    for (const [role, box, drawn] of around.reverse()) this.put(role, entry.node, entry.key, box, drawn);
+    if (bar?.face === "rail" || bar?.face === "panel") take(bar.face, this.start, floating, bar.inert, { bar });
+    const own = this.surface.strips.own.get(key);
+    if (own) take("header", "top", false, this.isInert(scene), { header: own });
+    if (bar?.face === "top") take("top", "top", floating, bar.inert, { bar });
+    if (bar?.face === "bar") take("bar", "bottom", floating, bar.inert, { bar });
+    this.under(key, child, rest);
+    for (const put of around.reverse()) put();
   }
 
-  private pair({ entry, split, panes }: PairScene, area: Box): void {
-    if (!split) {
-      const [shown] = panes;
-      return this.under(shown!.header, entry.key, shown!.child, area);
-    }
-    const node = this.frame.nodes[entry.node] as PairNode;
-    const wanted = Math.min(listWidth.most, Math.max(listWidth.least, ratioOf(node) * area.width));
-    const { strip: list, rest: detail } = cut(area, { ...this.view, insets: none }, this.start, Math.round(wanted));
+  private pair(scene: PairScene, area: Box): void {
+    const { entry, split, panes } = scene;
+    if (!split) return this.under(entry.key, firstOf(panes).child, area);
+    const node = pairAt(this.lens.frame, entry.node);
+    const { ratio } = this.lens.look(entry.node);
+    const wanted = Math.min(listWidth.most, Math.max(listWidth.least, ratio * area.width));
+    const view = { ...this.lens.view, insets: none };
+    const { strip: list, rest: detail } = cut(area, view, this.start, Math.round(wanted));
     for (const [name, box] of [["list", list] as const, ["detail", detail] as const]) {
       const shown = panes.find(({ pane }) => pane === name);
-      this.put(name, node[name]!, entry.key, box);
-      if (shown) this.under(shown.header, entry.key, shown.child, box);
+      const layer = shown?.child.entry.key ?? entry.key;
+      const pane = { pair: entry.node, isEmpty: !shown };
+      this.put(name, paneId(node, name), entry.key, layer, this.isInert(scene), box, { pane });
+      if (shown) this.under(entry.key, shown.child, box);
     }
   }
 
   /** An overlay over everything, or over its region alone. */
-  overlay({ entry, opens, over, stack, header, child }: OverlayScene, region: Box): void {
-    const { key } = stack;
-    const area = over === "all" ? this.whole() : (this.boxes.get(key) ?? region);
+  lay(scene: OverlayScene, region: Box): void {
+    const { entry, opens, over, stack, child } = scene;
+    const area = over === "all" ? this.whole() : (this.boxes.get(stack.key) ?? region);
     const box = this.overlayBox(entry, opens, area);
-    if (opens !== "fullscreen") this.put("scrim", entry.node, entry.key, area);
-    this.put(opens, entry.node, entry.key, box);
-    this.under(header, key, child, box);
+    const outer = this.overlay;
+    this.overlay = entry.key;
+    const inert = this.isInert(scene);
+    if (opens !== "fullscreen") this.put("scrim", entry.node, entry.key, entry.key, inert, area);
+    this.put(opens, entry.node, entry.key, entry.key, inert, box);
+    this.under(stack.key, child, box);
+    this.overlay = outer;
   }
 
   private overlayBox(entry: OverlayScene["entry"], opens: OverlayScene["opens"], area: Box): Box {
     if (opens === "fullscreen") return area;
-    const node = this.frame.nodes[entry.node]!;
-    const wide = Math.min(sizeOf(this.frame, opens), Math.round(mostOf[opens] * area.width));
-    if (opens === "side") return { ...area, width: wide, x: this.sideX(area, wide, edgeOf(node)) };
+    const { frame, view, look } = this.lens;
+    const { edge, rest } = look(entry.node);
+    const wide = Math.min(sizeOf(frame, opens), Math.round(mostOf[opens] * area.width));
+    if (opens === "side") return { ...area, width: wide, x: this.sideX(area, wide, edge) };
     if (opens === "dialog") {
       const height = Math.round(dialogHeight * area.height);
       return centred(area, wide, height, Math.round((area.height - height) / 2));
     }
-    const full = bandAt(this.frame, this.view.width) === bandsOf(this.frame)[0];
-    const rest = this.options.heights?.get(entry.key) ?? restOf(node)[0]!;
-    const height = Math.round(rest * area.height);
+    const full = bandAt(frame, view.width) === bandsOf(frame)[0];
+    const height = Math.round((this.options.heights?.get(entry.key) ?? firstOf(rest)) * area.height);
     return centred(area, full ? area.width : wide, height, area.height - height);
   }
 
@@ -208,13 +259,13 @@ class Arrangement {
   drawer(bar: SeenBar): void {
     const { hub, key } = bar;
     const area = this.whole();
-    const width = Math.min(sizeOf(this.frame, "drawer"), Math.round(mostOf.drawer * area.width));
-    this.put("scrim", hub, key, area);
-    this.put("drawer", hub, key, { ...area, width, x: this.sideX(area, width, "start") }, { bar });
+    const width = Math.min(sizeOf(this.lens.frame, "drawer"), Math.round(mostOf.drawer * area.width));
+    this.put("scrim", hub, key, key, false, area);
+    this.put("drawer", hub, key, key, false, { ...area, width, x: this.sideX(area, width, "start") }, { bar });
   }
 
   whole(): Box {
-    return { x: 0, y: 0, width: this.view.width, height: this.view.height };
+    return { x: 0, y: 0, width: this.lens.view.width, height: this.lens.view.height };
   }
 }
 
@@ -228,15 +279,20 @@ const centred = (area: Box, width: number, height: number, down: number): Box =>
 });
 
 /** The regions of what can be seen in a view, back to front: what shows, what its containers draw around that, what lies over it. */
-export const arrangeSurface = (frame: Frame, surface: Surface, view: View, options: ArrangeOptions = {}): Region[] => {
-  const arrangement = new Arrangement(frame, view, options);
+export const arrangeSurface = (
+  frame: FixedFrame,
+  surface: Surface,
+  view: View,
+  options: ArrangeOptions = {},
+): Region[] => {
+  const arrangement = new Arrangement(lensOf(frame, view), surface, options);
   if (surface.base) arrangement.place(surface.base, arrangement.whole());
-  for (const overlay of surface.over) arrangement.overlay(overlay, arrangement.whole());
+  for (const overlay of surface.over) arrangement.lay(overlay, arrangement.whole());
   const open = surface.bars.find((bar) => bar.open);
   if (open) arrangement.drawer(open);
   return arrangement.regions;
 };
 
 /** The regions of what a state shows in a view, in CSS px, back to front. */
-export const arrange = (frame: Frame, state: State, view: View, options: ArrangeOptions = {}): Region[] =>
+export const arrange = (frame: FixedFrame, state: State, view: View, options: ArrangeOptions = {}): Region[] =>
   state.outside ? [] : arrangeSurface(frame, surfaceOf(frame, state, view), view, options);

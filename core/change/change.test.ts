@@ -5,7 +5,7 @@ import type { Part } from "../edit/part.js";
 import { childrenOf } from "../frame/defaults.js";
 import type { Frame, HubNode, ScreenNode, StackNode } from "../frame/types.js";
 import { plainFrame, writeFrame } from "../frame/write.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { topOf } from "../navigate/focus.js";
 import { refit } from "../navigate/refit.js";
 import { step } from "../navigate/step.js";

@@ -1,5 +1,6 @@
 import type { Part, Planned } from "../edit/part.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 
 /** What a change of mind comes to: an edit ready to be made, or the reason why it cannot be. */
 export type ChangeResult = { ok: true; planned: Planned } | { ok: false; why: string };

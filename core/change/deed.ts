@@ -1,5 +1,6 @@
 import { factsOf, factValues } from "../frame/defaults.js";
-import type { DoSet, Frame, Id } from "../frame/types.js";
+import type { DoSet, Id } from "../frame/parts.js";
+import type { Frame } from "../frame/types.js";
 import { factsFor } from "../explore/standpoint.js";
 
 /**

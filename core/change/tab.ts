@@ -1,7 +1,8 @@
 import { plainIcon } from "../frame/defaults.js";
 import { freeIdIn } from "../edit/naming.js";
 import { indexOf, placesOf } from "../frame/frame-index.js";
-import type { Frame, HubNode, Id } from "../frame/types.js";
+import type { Frame, HubNode } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { plainName } from "../frame/names.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
 

@@ -1,7 +1,8 @@
 import type { Edit } from "../edit/edit.js";
 import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
-import type { ContainerNode, Frame, Id, Node, PairNode } from "../frame/types.js";
+import type { ContainerNode, Frame, Node, PairNode } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { plainName } from "../frame/names.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
 

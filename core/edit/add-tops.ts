@@ -1,5 +1,6 @@
 import { childrenOf } from "../frame/defaults.js";
-import type { Id, Node } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
+import type { Node } from "../frame/types.js";
 import type { Edit } from "./edit.js";
 
 /**

@@ -1,5 +1,6 @@
 import { equal } from "../frame/equal.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { Edit } from "./edit.js";
 
 /** One key that an edit gives a value: of a node, or of the frame itself. */

@@ -1,9 +1,11 @@
 import { readPattern } from "../frame/pattern.js";
-import { childrenOf, nodeDefaults, plainIcon } from "../frame/defaults.js";
+import { childrenOf, plainIcon } from "../frame/defaults.js";
+import { nodeKinds } from "../frame/properties.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { subtreeOf } from "../frame/frame-index.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
-import type { Frame, Id, Node } from "../frame/types.js";
+import type { Frame, Node } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { addTops } from "./add-tops.js";
 import { applySoundly } from "./apply.js";
 import type { Edit } from "./edit.js";
@@ -29,7 +31,7 @@ export const clipOf = (frame: Frame, parts: readonly Part[]): Clip => {
 
 /** Whether a value can be gone through as a node; what is not, breaks it and is caught by who reads. */
 const isNode = (value: Node): boolean => {
-  if (typeof value !== "object" || value === null || !Object.hasOwn(nodeDefaults, value.kind)) return false;
+  if (typeof value !== "object" || value === null || !nodeKinds.includes(value.kind)) return false;
   referencesOf(value);
   if (value.kind !== "stack" && value.kind !== "hub") return true;
   return Array.isArray(value.children) && value.children.every((id) => typeof id === "string");

@@ -1,4 +1,5 @@
-import type { Frame, FrameField, Id, Node } from "../frame/types.js";
+import type { Frame, FrameField, Node } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 
 /** Adds nodes: `top` into `parent` behind `after` (null: first), or loose with no parent; the others are what is inside it. */
 export interface AddEdit {

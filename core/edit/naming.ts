@@ -1,4 +1,5 @@
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { subtreeOf } from "../frame/frame-index.js";
 import type { DuplicateEdit } from "./edit.js";
 import { isId } from "./apply.js";

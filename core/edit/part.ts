@@ -1,5 +1,5 @@
 import type { Edit } from "./edit.js";
-import type { Id } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 
 /** A node in one of its places. */
 export interface Part {

@@ -1,4 +1,4 @@
-import type { Id } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 
 /** Ids that were given in place of others, by the old ones. */
 export type Renames = Readonly<Record<Id, Id>>;

@@ -1,9 +1,11 @@
 import { equal } from "../frame/equal.js";
 import type { Fault } from "../frame/fault.js";
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame, Id, Opens } from "../frame/types.js";
+import type { FixedFrame } from "../frame/types.js";
+import type { Id, Opens } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { needsAbove, type Unmet } from "../frame/needs.js";
+import { type LadderPath, pathOf, samePath } from "../observe/ladder.js";
 import { screensUnder, takeWay, type Way, waysIn, waysOut } from "./ways.js";
 
 /** What a change does to one node, as a person would see it. */
@@ -16,8 +18,8 @@ export interface Consequences {
   tab: { before: Id | null; after: Id | null };
   /** As what overlay it shows; null when it is pushed. */
   overlay: { before: Opens | null; after: Opens | null };
-  /** What Back does from there, by the first way in: ids of the screens, then the end. */
-  back: { before: string[]; after: string[] };
+  /** What Back does from there, by the first way in; null where there is none. */
+  back: { before: LadderPath | null; after: LadderPath | null };
   /** Ways in after which bars, tab, header, overlay or Back are others than before. */
   changed: Way[];
   /** Ways in that are gone, or lead nowhere now. */
@@ -33,22 +35,26 @@ interface Look {
   header: boolean;
   tab: Id | null;
   overlay: Opens | null;
-  back: string[];
+  back: LadderPath | null;
   /** Something else came in its place, as it may not be shown to whom the app is launched for. */
   isKeptOut: boolean;
 }
 
 const sameWay = (a: Way, b: Way): boolean => a.from === b.from && a.via === b.via && a.action === b.action;
 
+/** Whether Back does the same. */
+export const sameBack = (a: LadderPath | null, b: LadderPath | null): boolean =>
+  a && b ? samePath(a, b) : a === b;
+
 const sameLook = (a: Look, b: Look): boolean =>
   a.bars === b.bars &&
   a.header === b.header &&
   a.tab === b.tab &&
   a.overlay === b.overlay &&
-  a.back.join() === b.back.join();
+  sameBack(a.back, b.back);
 
-const needsBetween = (before: Frame, after: Frame, id: Id): Consequences["needs"] => {
-  const needsIn = (frame: Frame) => (frame.nodes[id] ? needsAbove(frame, id) : []);
+const needsBetween = (before: FixedFrame, after: FixedFrame, id: Id): Consequences["needs"] => {
+  const needsIn = (frame: FixedFrame) => (frame.nodes[id] ? needsAbove(frame, id) : []);
   const [was, is] = [needsIn(before), needsIn(after)];
   const without = (all: Unmet[], others: Unmet[]) =>
     all.filter(({ need }) => !others.some((other) => equal(other.need, need)));
@@ -56,18 +62,18 @@ const needsBetween = (before: Frame, after: Frame, id: Id): Consequences["needs"
 };
 
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
-export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, faults: Fault[] = []): Consequences => {
-  const lookOf = (frame: Frame, way: Way): Look | null => {
+export const consequencesOf = (before: FixedFrame, after: FixedFrame, view: View, id: Id, faults: Fault[] = []): Consequences => {
+  const lookOf = (frame: FixedFrame, way: Way): Look | null => {
     if (!frame.nodes[way.to] || !isAttached(frame, way.to)) return null;
     const taken = takeWay(frame, view, way);
     return (
       taken && {
-        bars: taken.snapshot.bars.some((bar) => !bar.inert),
-        header: taken.snapshot.headers.length > 0,
-        tab: taken.snapshot.bars.findLast((bar) => !bar.inert)?.active ?? null,
-        overlay: taken.snapshot.overlay?.opens ?? null,
-        back: taken.snapshot.back,
-        isKeptOut: taken.snapshot.notes.some(({ code }) => code === "redirected" || code === "refused"),
+        bars: taken.seen.bars.some((bar) => !bar.inert),
+        header: taken.seen.headers.length > 0,
+        tab: taken.seen.bars.findLast((bar) => !bar.inert)?.active ?? null,
+        overlay: taken.seen.overlay?.opens ?? null,
+        back: taken.seen.outside ? null : pathOf(taken.seen.ladder),
+        isKeptOut: taken.seen.notes.some(({ code }) => code === "redirected" || code === "refused"),
       }
     );
   };
@@ -91,7 +97,7 @@ export const consequencesOf = (before: Frame, after: Frame, view: View, id: Id, 
       else if (!sameLook(look, now)) changed.push(way);
     }
   const side = (look: Look | null | undefined): Look =>
-    look ?? { bars: false, header: false, tab: null, overlay: null, back: [], isKeptOut: false };
+    look ?? { bars: false, header: false, tab: null, overlay: null, back: null, isKeptOut: false };
   const [was, is] = [side(first?.before), side(first?.after)];
   return {
     faults,

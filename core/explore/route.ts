@@ -1,44 +1,55 @@
-import type { Frame, HubNode, Id, ScreenNode } from "../frame/types.js";
+import { lensOf } from "../frame/look.js";
+import { hubAt, nodeAt, screenAt } from "../frame/nodes.js";
+import type { Id } from "../frame/parts.js";
+import { lastOf } from "../frame/sure.js";
+import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { focusPath, topOf } from "../navigate/focus.js";
-import { backEvent } from "../observe/ladder.js";
+import { type SeenBar, type ScreenScene, type Sight, sightOf } from "../navigate/sight.js";
 import type { State } from "../navigate/state.js";
 import { step } from "../navigate/step.js";
-import { surfaceOf } from "../observe/surface.js";
+import { backEvent } from "../observe/ladder.js";
+
+/** What can be done on a screen that can be touched. */
+const onScreen = (frame: FixedFrame, { entry }: ScreenScene, top: Sight["top"]): NavigationEvent[][] => {
+  const { actions = [], body } = screenAt(frame, entry.node);
+  const at = entry === top ? {} : { in: entry.node };
+  const rows: NavigationEvent[][] =
+    body && "opens" in body && body.opens && body.rows > 0
+      ? [[{ do: "pick", row: Math.min(3, body.rows), ...at }]]
+      : [];
+  return [...rows, ...actions.map((action): NavigationEvent[] => [{ do: "tap", action: action.id, ...at }])];
+};
+
+/** What can be done on a bar that can be touched; a drawer is opened first. */
+const onBar = (frame: FixedFrame, bar: SeenBar): NavigationEvent[][] => {
+  const first: NavigationEvent[] = bar.face === "drawer" && !bar.open ? [{ do: "menu" }] : [];
+  const tabs = [...bar.tabs, ...bar.more].filter((to) => to !== bar.active);
+  const chosen = tabs.map((to): NavigationEvent[] => [...first, { do: "tab", to }]);
+  if (bar.face === "bar" || bar.face === "top") return chosen;
+  const extras = hubAt(frame, bar.hub).extras ?? [];
+  return [...chosen, ...extras.map(({ id }): NavigationEvent[] => [...first, { do: "tap", action: id, in: bar.hub }])];
+};
 
 /**
  * What a person could do next: wait for what the screen does by itself, a row and each action of every screen that can be touched, each tab in sight or in a
  * drawer, a hub's extras, and going back. Each is one or two events: a drawer is opened first.
  */
-export const choicesAt = (frame: Frame, view: View, state: State): NavigationEvent[][] => {
-  const { bars, screens, focus } = surfaceOf(frame, state, view);
-  const choices: NavigationEvent[][] = [];
-  const top = focus.at(-1)!;
-  const { after } = frame.nodes[top.node] as ScreenNode;
-  if (after) choices.push([{ do: "wait", ms: after.ms }]);
-  for (const { entry, inert } of screens) {
-    if (inert) continue;
-    const { actions = [], body } = frame.nodes[entry.node] as ScreenNode;
-    const at = entry === top ? {} : { in: entry.node };
-    if (body && "opens" in body && body.opens && body.rows > 0)
-      choices.push([{ do: "pick", row: Math.min(3, body.rows), ...at }]);
-    for (const action of actions) choices.push([{ do: "tap", action: action.id, ...at }]);
-  }
+export const choicesAt = (frame: FixedFrame, view: View, state: State): NavigationEvent[][] => {
+  const { bars, screens, focus, top } = sightOf(lensOf(frame, view), state);
+  const node = nodeAt(frame, lastOf(focus).node);
+  const after = node.kind === "screen" ? node.after : undefined;
   const drawer = bars.findLast(
     (bar) => bar.face === "drawer" && !bar.inert && focus.some((entry) => entry.key === bar.key),
   );
-  for (const bar of bars) {
-    if (bar.inert || (bar.face === "drawer" && bar !== drawer)) continue;
-    const first: NavigationEvent[] = bar.face === "drawer" && !bar.open ? [{ do: "menu" }] : [];
-    for (const to of [...bar.tabs, ...bar.more]) if (to !== bar.active) choices.push([...first, { do: "tab", to }]);
-    if (bar.face === "bar" || bar.face === "top") continue;
-    for (const { id } of (frame.nodes[bar.hub] as HubNode).extras ?? [])
-      choices.push([...first, { do: "tap", action: id, in: bar.hub }]);
-  }
   const back = backEvent(frame, view, state);
-  if (back) choices.push([back]);
-  return choices;
+  return [
+    ...(after ? [[{ do: "wait" as const, ms: after.ms }]] : []),
+    ...screens.filter(({ inert }) => !inert).flatMap((screen) => onScreen(frame, screen, top)),
+    ...bars.filter((bar) => !bar.inert && (bar.face !== "drawer" || bar === drawer)).flatMap((bar) => onBar(frame, bar)),
+    ...(back ? [[back]] : []),
+  ];
 };
 
 /** A state that a person can come to, and the fewest events they need. */
@@ -60,7 +71,7 @@ interface Bounds {
  * at once, so a way that only opens after a detour is not found. Stops early once `enough` says so.
  */
 export const exploreFrom = (
-  frame: Frame,
+  frame: FixedFrame,
   view: View,
   state: State,
   { enough = () => false, within = () => true }: Bounds = {},
@@ -68,7 +79,7 @@ export const exploreFrom = (
   const first: Reached = state.outside
     ? { state: step(frame, view, state, { do: "return" }).state, events: [{ do: "return" }] }
     : { state, events: [] };
-  const lens = { frame, view };
+  const lens = lensOf(frame, view);
   const found = new Map<Id, Reached>([[topOf(lens, first.state.root).node, first]]);
   if (enough(first)) return found;
   for (const at of found.values())
@@ -85,9 +96,9 @@ export const exploreFrom = (
 };
 
 /** The fewest events a person needs from a state until the node shows; null if no way was found. */
-export const routeTo = (frame: Frame, view: View, state: State, to: Id): NavigationEvent[] | null => {
+export const routeTo = (frame: FixedFrame, view: View, state: State, to: Id): NavigationEvent[] | null => {
   const shows = ({ state: at }: Reached): boolean =>
-    focusPath({ frame, view }, at.root).some((entry) => entry.node === to);
+    focusPath(lensOf(frame, view), at.root).some((entry) => entry.node === to);
   let route: NavigationEvent[] | null = null;
   exploreFrom(frame, view, state, {
     enough: (reached) => {

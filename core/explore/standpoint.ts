@@ -1,5 +1,8 @@
 import { factAtLaunch, factsOf, factValues } from "../frame/defaults.js";
-import type { FactValue, Frame, Id, ScreenNode } from "../frame/types.js";
+import { type Lens, lensOf } from "../frame/look.js";
+import { nodeAt } from "../frame/nodes.js";
+import type { Facts, FactValue, Id } from "../frame/parts.js";
+import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { topOf } from "../navigate/focus.js";
 import { isMet, needsAbove, sameFacts, valuesOf } from "../frame/needs.js";
@@ -11,19 +14,26 @@ import { launch, step } from "../navigate/step.js";
 const mostPassed = 8;
 
 /** An app that was launched, once what goes on by itself has gone on: past a splash. */
-export const landed = (frame: Frame, view: View, facts: State["facts"] = {}): State => {
+export const landed = (frame: FixedFrame, view: View, facts: Facts = {}): State => {
+  const lens = lensOf(frame, view);
   let { state } = launch(frame, view, facts);
   for (let i = 0; i < mostPassed; i += 1) {
-    const { after } = frame.nodes[topOf({ frame, view }, state.root).node] as ScreenNode;
-    const next = after ? step(frame, view, state, { do: "wait", ms: after.ms }).state : state;
-    if (topOf({ frame, view }, next.root).key === topOf({ frame, view }, state.root).key) break;
+    const next = goneOn(lens, state);
+    if (topOf(lens, next.root).key === topOf(lens, state.root).key) break;
     state = next;
   }
   return state;
 };
 
+/** The state once its top screen has done what it does by itself; the same where it does nothing. */
+const goneOn = (lens: Lens, state: State): State => {
+  const node = nodeAt(lens.frame, topOf(lens, state.root).node);
+  const after = node.kind === "screen" ? node.after : undefined;
+  return after ? step(lens.frame, lens.view, state, { do: "wait", ms: after.ms }).state : state;
+};
+
 /** The facts as at a launch, but for those that a node, and all it stands in, needs otherwise. */
-export const factsFor = (frame: Frame, id: Id): State["facts"] => {
+export const factsFor = (frame: FixedFrame, id: Id): Facts => {
   const facts: Record<Id, FactValue> = {};
   for (const fact of factsOf(frame)) facts[fact.id] = factAtLaunch(fact);
   for (const { need } of needsAbove(frame, id)) {
@@ -36,11 +46,11 @@ export const factsFor = (frame: Frame, id: Id): State["facts"] => {
 };
 
 /** Where a person is whom something opened a node for, from outside the app, with the facts it needs. */
-export const openedAt = (frame: Frame, view: View, id: Id): State =>
+export const openedAt = (frame: FixedFrame, view: View, id: Id): State =>
   step(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id }).state;
 
 /** The screens a person can come to from a launch while the facts stay as they are. */
-export const reachableWith = (frame: Frame, view: View, facts: State["facts"]): Set<Id> => {
+export const reachableWith = (frame: FixedFrame, view: View, facts: Facts): Set<Id> => {
   const first = launch(frame, view, facts).state;
   return new Set(exploreFrom(frame, view, first, { within: (state) => sameFacts(state.facts, first.facts) }).keys());
 };

@@ -12,7 +12,7 @@ import { refit } from "../navigate/refit.js";
 import { routeTo } from "./route.js";
 import { step } from "../navigate/step.js";
 import { looksOf, waysIn, waysOut } from "./ways.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 
 const frame = tabbed();
 const view = viewOf(frame);

@@ -1,14 +1,17 @@
 import { childrenOf } from "../frame/defaults.js";
 import { indexOf } from "../frame/frame-index.js";
-import type { Action, Do, Frame, Id, Node } from "../frame/types.js";
+import type { Action, Do, Id } from "../frame/parts.js";
+import type { FixedFrame, FixedNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { exploreFrom, type Reached } from "./route.js";
-import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
+import { type Seen, seenAfter } from "../observe/seen.js";
 import type { State } from "../navigate/state.js";
 import { launch, step } from "../navigate/step.js";
 import { openedAt } from "./standpoint.js";
-import { surfaceOf } from "../observe/surface.js";
+import { sightOf } from "../navigate/sight.js";
+import { equal } from "../frame/equal.js";
+import { type Lens, lensOf } from "../frame/look.js";
 
 /** One way from a node to another: an action, a list's rows, or what a screen does by itself. */
 export interface Way {
@@ -26,7 +29,7 @@ const target = (action: Do): Id | null =>
   action.kind === "open" ? action.to : action.kind === "set" && action.then ? target(action.then) : null;
 
 /** The ways out of a node, in the order they stand on it: rows, actions, then what it does by itself. */
-export const waysOut = (id: Id, node: Node): Way[] => {
+export const waysOut = (id: Id, node: FixedNode): Way[] => {
   const ways: Way[] = [];
   if (node.kind === "screen" && node.body && "opens" in node.body && node.body.opens)
     ways.push({ from: id, to: node.body.opens, via: "row", action: null, label: node.body.row, place: "row" });
@@ -50,10 +53,10 @@ export const waysOut = (id: Id, node: Node): Way[] => {
   return ways;
 };
 
-const allWays = new WeakMap<Frame, Map<Id, Way[]>>();
+const allWays = new WeakMap<FixedFrame, Map<Id, Way[]>>();
 
 /** The ways into a node from anywhere in the frame. */
-export const waysIn = (frame: Frame, id: Id): readonly Way[] => {
+export const waysIn = (frame: FixedFrame, id: Id): readonly Way[] => {
   let ways = allWays.get(frame);
   if (!ways) {
     ways = new Map();
@@ -72,17 +75,19 @@ export const waysIn = (frame: Frame, id: Id): readonly Way[] => {
 const mostExplored = 150;
 
 /** Whether a frame is small enough to be gone through everywhere whenever it changes. */
-export const canExplore = (frame: Frame): boolean => indexOf(frame).ids.length <= mostExplored;
+export const canExplore = (frame: FixedFrame): boolean => indexOf(frame).ids.length <= mostExplored;
 
-const explored = new WeakMap<Frame, Map<string, Map<Id, Reached>>>();
+const explored = new WeakMap<FixedFrame, { view: View; found: Map<Id, Reached> }[]>();
+/** Of so many views what was found is kept for a frame: those that are looked at by turns. */
+const mostViews = 8;
 
 /** Everywhere a person can go from the launch, worked out once for each frame and view. */
-export const exploredOf = (frame: Frame, view: View): Map<Id, Reached> => {
-  let byView = explored.get(frame);
-  if (!byView) explored.set(frame, (byView = new Map()));
-  const key = JSON.stringify(view);
-  let found = byView.get(key);
-  if (!found) byView.set(key, (found = exploreFrom(frame, view, launch(frame, view).state)));
+export const exploredOf = (frame: FixedFrame, view: View): Map<Id, Reached> => {
+  const kept = explored.get(frame) ?? [];
+  const known = kept.find((each) => each.view === view || equal(each.view, view));
+  if (known) return known.found;
+  const found = exploreFrom(frame, view, launch(frame, view).state);
+  explored.set(frame, [{ view, found }, ...kept.slice(0, mostViews - 1)]);
   return found;
 };
 
@@ -94,48 +99,48 @@ export interface TakenWay {
   /** Where it was taken from, and where that led. */
   from: State;
   state: State;
-  snapshot: Snapshot;
+  seen: Seen;
   real: boolean;
 }
 
-const eventOf = (frame: Frame, way: Way): NavigationEvent => {
-  if (way.via === "row") return { do: "pick", row: 3, in: way.from };
-  if (way.via === "after") {
-    const node = frame.nodes[way.from];
-    return { do: "wait", ms: node?.kind === "screen" ? (node.after?.ms ?? 0) : 0 };
+const eventOf = (frame: FixedFrame, way: Way): NavigationEvent => {
+  const node = frame.nodes[way.from];
+  if (way.via === "row") {
+    const rows = node?.kind === "screen" && node.body && "rows" in node.body ? node.body.rows : 3;
+    return { do: "pick", row: Math.max(1, Math.min(3, rows)), in: way.from };
   }
-  return { do: "tap", action: way.action!, in: way.from };
+  if (way.via === "after") return { do: "wait", ms: node?.kind === "screen" ? (node.after?.ms ?? 0) : 0 };
+  return { do: "tap", action: way.action ?? "", in: way.from };
 };
 
 /** What has to happen before a way can be taken: a drawer that holds it is opened. */
-const readyFor = (frame: Frame, view: View, state: State, way: Way): State | null => {
-  const { bars, screens } = surfaceOf(frame, state, view);
+const readyFor = (lens: Lens, state: State, way: Way): State | null => {
+  const { frame, view } = lens;
+  const { bars, screens } = sightOf(lens, state);
   if (frame.nodes[way.from]?.kind !== "hub")
     return screens.some(({ entry, inert }) => entry.node === way.from && !inert) ? state : null;
   const bar = bars.find((each) => each.hub === way.from && !each.inert);
   return bar?.face === "drawer" && !bar.open ? step(frame, view, state, { do: "menu", open: true }).state : state;
 };
 
-const nowhere: ReadonlyMap<Id, Reached> = new Map();
+/** Where a person first comes to what a way begins at; undefined where they never do. */
+const reachedFor = (lens: Lens, way: Way): Reached | undefined => {
+  const explored = exploredOf(lens.frame, lens.view);
+  if (lens.frame.nodes[way.from]?.kind !== "hub") return explored.get(way.from);
+  return [...explored.values()].find(({ state }) => sightOf(lens, state).bars.some((bar) => bar.hub === way.from));
+};
 
 /** Takes a way, from where a person first comes to its screen; null when it cannot be taken in this view. */
-export const takeWay = (frame: Frame, view: View, way: Way): TakenWay | null => {
+export const takeWay = (frame: FixedFrame, view: View, way: Way): TakenWay | null => {
+  const lens = lensOf(frame, view);
   const isKnown = canExplore(frame);
-  const explored = isKnown ? exploredOf(frame, view) : nowhere;
-  const isHub = frame.nodes[way.from]?.kind === "hub";
-  const reached = isHub
-    ? [...explored.values()].find(({ state }) => surfaceOf(frame, state, view).bars.some((bar) => bar.hub === way.from))
-    : explored.get(way.from);
-  const from = readyFor(frame, view, reached?.state ?? openedAt(frame, view, way.from), way);
+  const reached = isKnown ? reachedFor(lens, way) : undefined;
+  const from = readyFor(lens, reached?.state ?? openedAt(frame, view, way.from), way);
   if (!from) return null;
-  let event = eventOf(frame, way);
-  const node = frame.nodes[way.from];
-  if (event.do === "pick" && node?.kind === "screen" && node.body && "rows" in node.body)
-    event = { ...event, row: Math.max(1, Math.min(event.row, node.body.rows)) };
-  const taken = step(frame, view, from, event);
-  return taken.state === from
-    ? null
-    : { from, state: taken.state, snapshot: snapshotOf(frame, view, taken), real: !isKnown || reached !== undefined };
+  const taken = step(frame, view, from, eventOf(frame, way));
+  if (taken.state === from) return null;
+  const { state } = taken;
+  return { from, state, seen: seenAfter(frame, view, taken), real: !isKnown || reached !== undefined };
 };
 
 /** How a node's ways in look: whether bars and header are there, and what Back does, for each. */
@@ -144,11 +149,11 @@ export interface WayInLook {
   taken: TakenWay | null;
 }
 
-export const looksOf = (frame: Frame, view: View, id: Id): WayInLook[] =>
+export const looksOf = (frame: FixedFrame, view: View, id: Id): WayInLook[] =>
   waysIn(frame, id).map((way) => ({ way, taken: takeWay(frame, view, way) }));
 
 /** The screens at or below a node, each once. */
-export const screensUnder = (frame: Frame, id: Id): Id[] => {
+export const screensUnder = (frame: FixedFrame, id: Id): Id[] => {
   const found = new Set<Id>();
   const walk = (at: Id): void => {
     const node = frame.nodes[at];

@@ -5,7 +5,8 @@ import { type Fault, shown } from "../frame/fault.js";
 import { indexOf, mostDepth } from "../frame/frame-index.js";
 import { pointer } from "../frame/pointer.js";
 import { referencesOf } from "../frame/references.js";
-import type { Action, Do, FactValue, Frame, HubNode, Id, Node, Only, ScreenNode } from "../frame/types.js";
+import type { Action, Do, FactValue, Id, Only } from "../frame/parts.js";
+import type { Frame, HubNode, Node, ScreenNode } from "../frame/types.js";
 
 type Report = (fault: Fault) => void;
 type At = (string | number)[];

@@ -1,7 +1,8 @@
 import { waysOut } from "../explore/ways.js";
 import { nameOf, plainName } from "../frame/names.js";
 import { placesOf } from "../frame/frame-index.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { Findable } from "./find.js";
 
 /** A thing of the frame: choosing it leads to `node`. */

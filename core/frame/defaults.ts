@@ -1,35 +1,7 @@
-import type { Again, Band, Fact, FactValue, Frame, HubBack, HubNode, Id, Keep, Node, PairNode, StackNode, Target } from "./types.js";
 import { equal } from "./equal.js";
-
-/** Fixed defaults of a node's optional keys, by kind. A key whose default depends on the rest of the frame is not here. */
-export const nodeDefaults = {
-  screen: {
-    edge: "start",
-    over: "all",
-    opens: "push",
-    bars: "keep",
-    rest: [0.6],
-    body: { kind: "blank" },
-    actions: [],
-  },
-  stack: { edge: "start", over: "all", opens: "push", bars: "keep", rest: [0.6] },
-  hub: {
-    edge: "start",
-    over: "all",
-    opens: "push",
-    bars: "keep",
-    rest: [0.6],
-    keep: "live",
-    again: "root",
-    back: "start",
-    limit: 5,
-    labels: "always",
-    floating: false,
-    strip: false,
-    extras: [],
-  },
-  pair: { edge: "start", over: "all", opens: "push", bars: "keep", rest: [0.6], ratio: 0.38, empty: "" },
-} as const;
+import type { Band, Fact, FactValue, Id, Keep, Target } from "./parts.js";
+import { properties } from "./properties.js";
+import type { FixedFrame, FixedHub, FixedNode } from "./types.js";
 
 const defaultTargets: Target[] = [{ id: "touch", label: "Phone" }];
 const defaultBands: Band[] = [
@@ -50,11 +22,11 @@ export const frameDefaults = {
   linkCases: [],
 } as const;
 
-export const targetsOf = (frame: Frame): readonly Target[] => frame.targets ?? defaultTargets;
-export const factsOf = (frame: Frame): readonly Fact[] => frame.facts ?? frameDefaults.facts;
+export const targetsOf = (frame: FixedFrame): readonly Target[] => frame.targets ?? defaultTargets;
+export const factsOf = (frame: FixedFrame): readonly Fact[] => frame.facts ?? frameDefaults.facts;
 
 /** The target named `id`, else the first one. */
-export const targetOf = (frame: Frame, id?: Id): Target => {
+export const targetOf = (frame: FixedFrame, id?: Id): Target => {
   const targets = targetsOf(frame);
   return targets.find((target) => target.id === id) ?? targets[0]!;
 };
@@ -63,7 +35,7 @@ export const hasEdgeSwipe = (target: Target): boolean => target.edgeSwipe ?? fal
 
 const sortedBands = new WeakMap<readonly Band[], Band[]>();
 /** The bands, narrowest first. */
-export const bandsOf = (frame: Frame): readonly Band[] => {
+export const bandsOf = (frame: FixedFrame): readonly Band[] => {
   const bands = frame.bands ?? defaultBands;
   let sorted = sortedBands.get(bands);
   if (!sorted) {
@@ -77,27 +49,23 @@ const yesNo: FactValue[] = [false, true];
 export const factValues = (fact: Fact): readonly FactValue[] => fact.values ?? yesNo;
 export const factAtLaunch = (fact: Fact): FactValue => fact.launch ?? factValues(fact)[0]!;
 
-export const keepOf = (hub: HubNode): Keep => hub.keep ?? nodeDefaults.hub.keep;
-export const againOf = (hub: HubNode): Again => hub.again ?? nodeDefaults.hub.again;
-export const backOf = (hub: HubNode): HubBack => hub.back ?? nodeDefaults.hub.back;
-export const limitOf = (hub: HubNode): number => hub.limit ?? nodeDefaults.hub.limit;
-export const overOf = (node: Node): "all" | "region" => node.over ?? "all";
-export const edgeOf = (node: Node): "start" | "end" => node.edge ?? "start";
-export const restOf = (node: Node): readonly number[] => node.rest ?? nodeDefaults.screen.rest;
-export const ratioOf = (pair: PairNode): number => pair.ratio ?? nodeDefaults.pair.ratio;
-/** The band a pair is split from; undefined: never, as there is but one band. */
-export const splitFromOf = (frame: Frame, pair: PairNode): Id | undefined => pair.splitFrom ?? bandsOf(frame)[1]?.id;
-export const labelsOf = (hub: HubNode): NonNullable<HubNode["labels"]> => hub.labels ?? nodeDefaults.hub.labels;
+/** The band from which a pair stands side by side where it says nothing: the second one; undefined where there is but one. */
+export const secondBand = (frame: FixedFrame): Id | undefined => bandsOf(frame)[1]?.id;
+/** What a tab of this hub keeps when it is left. */
+export const keepOf = (hub: FixedHub): Keep => hub.keep ?? properties.keep.fallback;
 
-export const startOf = (node: StackNode | HubNode): Id | undefined => node.start ?? node.children[0];
-export const baseOf = (node: StackNode): Id | null | undefined => (node.base === undefined ? startOf(node) : node.base);
-export const childrenOf = (node: { kind: string } & object): readonly Id[] => {
-  if ("children" in node) return (node as StackNode).children;
-  if (node.kind !== "pair") return noChildren;
-  const { list, detail } = node as PairNode;
-  return [list, detail].filter((id) => id !== undefined);
-};
+/** The child that a stack or a hub starts with; undefined where it has none. */
+export const startOf = (node: { start?: Id; children: readonly Id[] }): Id | undefined => node.start ?? node.children[0];
+/** What a cold link is laid on in a stack: a child, null for nothing; undefined where the stack is empty. */
+export const baseOf = (node: { base?: Id | null; start?: Id; children: readonly Id[] }): Id | null | undefined =>
+  node.base === undefined ? startOf(node) : node.base;
+
 const noChildren: readonly Id[] = [];
+/** What a node holds, in order: the children of a stack or a hub, both panes of a pair. */
+export const childrenOf = (node: FixedNode): readonly Id[] => {
+  if (node.kind === "screen") return noChildren;
+  return node.kind === "pair" ? [node.list, node.detail].filter((id) => id !== undefined) : node.children;
+};
 
 /** A copy without the keys whose value is the default in `defaults`; the same object when there is nothing to drop. */
 export const withoutDefaults = <T extends object>(value: T, defaults: object): T => {

@@ -1,5 +1,6 @@
 import { childrenOf } from "./defaults.js";
-import type { Frame, Id, Node } from "./types.js";
+import type { FixedFrame, FixedNode } from "./types.js";
+import type { Id } from "./parts.js";
 
 /** Containers may nest this deep; a real app stays under ten. It keeps every walk over a frame bounded. */
 export const mostDepth = 64;
@@ -19,7 +20,7 @@ export interface FrameIndex {
 }
 
 const noPlaces: readonly Id[] = [];
-const known = new WeakMap<Frame, FrameIndex>();
+const known = new WeakMap<FixedFrame, FrameIndex>();
 
 /** Names one more container of a node, and says whether it has others. Nodes with one container, which are nearly all, share that container's own list. */
 const add = (map: Map<Id, readonly Id[]>, child: Id, own: readonly Id[]): boolean => {
@@ -28,7 +29,7 @@ const add = (map: Map<Id, readonly Id[]>, child: Id, own: readonly Id[]): boolea
   return before !== undefined;
 };
 
-const build = (frame: Frame): FrameIndex => {
+const build = (frame: FixedFrame): FrameIndex => {
   const { nodes, root } = frame;
   const parents = new Map<Id, readonly Id[]>();
   const shared: Id[] = [];
@@ -47,7 +48,7 @@ const build = (frame: Frame): FrameIndex => {
   }
 
   const ways = new Map<Id, readonly Id[]>();
-  const walk = (id: Id, node: Node, above: readonly Id[]): void => {
+  const walk = (id: Id, node: FixedNode, above: readonly Id[]): void => {
     // a container met twice is a fault that is reported elsewhere; walking it once keeps a loop from hanging
     if (ways.has(id) || above.length >= mostDepth) return;
     const way = [...above, id];
@@ -63,7 +64,7 @@ const build = (frame: Frame): FrameIndex => {
 };
 
 /** The places of the nodes below the containers that are attached, in the order of these. */
-const placesAlong = (nodes: Frame["nodes"], ways: ReadonlyMap<Id, unknown>): Map<Id, readonly Id[]> => {
+const placesAlong = (nodes: FixedFrame["nodes"], ways: ReadonlyMap<Id, unknown>): Map<Id, readonly Id[]> => {
   const places = new Map<Id, readonly Id[]>();
   for (const id of ways.keys()) {
     const own = [id];
@@ -73,7 +74,7 @@ const placesAlong = (nodes: Frame["nodes"], ways: ReadonlyMap<Id, unknown>): Map
 };
 
 /** The index of a frame, made once for each frame. */
-export const indexOf = (frame: Frame): FrameIndex => {
+export const indexOf = (frame: FixedFrame): FrameIndex => {
   let index = known.get(frame);
   if (!index) {
     index = build(frame);
@@ -83,19 +84,19 @@ export const indexOf = (frame: Frame): FrameIndex => {
 };
 
 /** Says that a frame's nodes stand as those of another do, so that what is known of that is true of it too. */
-export const shareIndex = (from: Frame, to: Frame): void => {
+export const shareIndex = (from: FixedFrame, to: FixedFrame): void => {
   const index = known.get(from);
   if (index) known.set(to, index);
 };
 
-export const placesOf = (frame: Frame, id: Id): readonly Id[] => indexOf(frame).places.get(id) ?? noPlaces;
-export const parentsOf = (frame: Frame, id: Id): readonly Id[] => indexOf(frame).parents.get(id) ?? noPlaces;
+export const placesOf = (frame: FixedFrame, id: Id): readonly Id[] => indexOf(frame).places.get(id) ?? noPlaces;
+export const parentsOf = (frame: FixedFrame, id: Id): readonly Id[] => indexOf(frame).parents.get(id) ?? noPlaces;
 
 /** Whether the node is the root or stands, through its containers, in the root. */
-export const isAttached = (frame: Frame, id: Id): boolean => id === frame.root || placesOf(frame, id).length > 0;
+export const isAttached = (frame: FixedFrame, id: Id): boolean => id === frame.root || placesOf(frame, id).length > 0;
 
 /** The node's id and those of all below it, each once, parents first. Safe on a frame with loops. */
-export const subtreeOf = (frame: Frame, id: Id): Id[] => {
+export const subtreeOf = (frame: FixedFrame, id: Id): Id[] => {
   const seen = new Set<Id>([id]);
   for (const at of seen) {
     const node = frame.nodes[at];

@@ -1,4 +1,5 @@
-import type { Frame, Id, Params } from "./types.js";
+import type { Frame } from "./types.js";
+import type { Id, Params } from "./parts.js";
 
 /** Puts params into `{name}`; a name that has no value stays as it is. */
 export const fill = (text: string, params: Params): string =>

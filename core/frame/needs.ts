@@ -1,6 +1,7 @@
 import { factsOf, factValues, startOf } from "./defaults.js";
 import { indexOf } from "./frame-index.js";
-import type { Facts, FactValue, Frame, Id, Need } from "./types.js";
+import type { Facts, FactValue, Id, Need } from "./parts.js";
+import type { FixedFrame } from "./types.js";
 
 /** The values of its fact that meet a need. */
 export const valuesOf = ({ is }: Need): readonly FactValue[] => (Array.isArray(is) ? is : [is]);
@@ -12,7 +13,7 @@ export const sameFacts = (a: Facts, b: Facts): boolean =>
   a === b || Object.keys(b).every((id) => Object.hasOwn(a, id) && a[id] === b[id]);
 
 /** The first need of a node that the facts do not meet; undefined when all are met. */
-export const unmetOf = (frame: Frame, facts: Facts, id: Id): Need | undefined =>
+export const unmetOf = (frame: FixedFrame, facts: Facts, id: Id): Need | undefined =>
   frame.nodes[id]?.needs?.find((need) => !isMet(facts, need));
 
 /** A node whose need is not met. */
@@ -21,7 +22,7 @@ export interface Unmet {
   need: Need;
 }
 
-export const firstUnmet = (frame: Frame, facts: Facts, ids: Iterable<Id>): Unmet | null => {
+export const firstUnmet = (frame: FixedFrame, facts: Facts, ids: Iterable<Id>): Unmet | null => {
   for (const id of ids) {
     const need = unmetOf(frame, facts, id);
     if (need) return { id, need };
@@ -30,7 +31,7 @@ export const firstUnmet = (frame: Frame, facts: Facts, ids: Iterable<Id>): Unmet
 };
 
 /** The nodes a container shows when nobody has been there: its start, that one's start, and so on down to a screen. */
-export const downStarts = (frame: Frame, id: Id): Id[] => {
+export const downStarts = (frame: FixedFrame, id: Id): Id[] => {
   const ids: Id[] = [];
   for (let node = frame.nodes[id]; node && node.kind !== "screen";) {
     const start: Id | undefined = node.kind === "pair" ? node.list : startOf(node);
@@ -42,11 +43,11 @@ export const downStarts = (frame: Frame, id: Id): Id[] => {
 };
 
 /** Whether a node may be shown as it starts. */
-export const mayStart = (frame: Frame, facts: Facts, id: Id): boolean =>
+export const mayStart = (frame: FixedFrame, facts: Facts, id: Id): boolean =>
   firstUnmet(frame, facts, [id, ...downStarts(frame, id)]) === null;
 
 /** Whether a node may be shown where it stands, by one of its places. */
-export const mayStand = (frame: Frame, facts: Facts, id: Id): boolean => {
+export const mayStand = (frame: FixedFrame, facts: Facts, id: Id): boolean => {
   const { places, ways } = indexOf(frame);
   if (unmetOf(frame, facts, id)) return false;
   return (
@@ -56,7 +57,7 @@ export const mayStand = (frame: Frame, facts: Facts, id: Id): boolean => {
 };
 
 /** Every need between the root and a node, by its first place, outermost first, its own last. */
-export const needsAbove = (frame: Frame, id: Id): Unmet[] => {
+export const needsAbove = (frame: FixedFrame, id: Id): Unmet[] => {
   const { places, ways } = indexOf(frame);
   const place = places.get(id)?.[0];
   const way = [...(place === undefined ? [] : (ways.get(place) ?? [])), id];
@@ -64,18 +65,18 @@ export const needsAbove = (frame: Frame, id: Id): Unmet[] => {
 };
 
 /** The needs that a node stands in for when they are not met, each with the node that has it. */
-export const standsInFor = (frame: Frame, id: Id): Unmet[] =>
+export const standsInFor = (frame: FixedFrame, id: Id): Unmet[] =>
   Object.entries(frame.nodes).flatMap(([other, node]) =>
     (node.needs ?? []).filter((need) => need.otherwise === id).map((need) => ({ id: other, need })),
   );
 
-const withNeeds = new WeakMap<Frame["nodes"], boolean>();
+const withNeeds = new WeakMap<FixedFrame, boolean>();
 
 /** Whether any node of the frame needs anything. */
-export const hasNeeds = (frame: Frame): boolean => {
-  let has = withNeeds.get(frame.nodes);
+export const hasNeeds = (frame: FixedFrame): boolean => {
+  let has = withNeeds.get(frame);
   if (has === undefined)
-    withNeeds.set(frame.nodes, (has = Object.values(frame.nodes).some((node) => (node.needs?.length ?? 0) > 0)));
+    withNeeds.set(frame, (has = Object.values(frame.nodes).some((node) => (node.needs?.length ?? 0) > 0)));
   return has;
 };
 
@@ -83,16 +84,16 @@ export const hasNeeds = (frame: Frame): boolean => {
 export const valueWord = (is: FactValue): string => (is === true ? "yes" : is === false ? "no" : is);
 
 /** A fact with its value in words: `Signed in: no`, `Session: guest`. */
-export const factWords = (frame: Frame, id: Id, is: FactValue | readonly FactValue[]): string => {
+export const factWords = (frame: FixedFrame, id: Id, is: FactValue | readonly FactValue[]): string => {
   const label = factsOf(frame).find((fact) => fact.id === id)?.label ?? id;
   return `${label}: ${(Array.isArray(is) ? (is as FactValue[]) : [is as FactValue]).map(valueWord).join(" or ")}`;
 };
 
 /** What a need asks for, in words. */
-export const needWords = (frame: Frame, { fact, is }: Need): string => factWords(frame, fact, is);
+export const needWords = (frame: FixedFrame, { fact, is }: Need): string => factWords(frame, fact, is);
 
 /** The same in as few words as there is room for on a card: `Signed in`, `not Signed in`, `member or guest`. */
-export const shortNeed = (frame: Frame, need: Need): string => {
+export const shortNeed = (frame: FixedFrame, need: Need): string => {
   const { fact, is } = need;
   if (typeof is !== "boolean") return valuesOf(need).map(valueWord).join(" or ");
   const label = factsOf(frame).find(({ id }) => id === fact)?.label ?? fact;
@@ -100,7 +101,7 @@ export const shortNeed = (frame: Frame, need: Need): string => {
 };
 
 /** All combinations of the values the facts may have, the launch values first; at most `most`. */
-export const factCombinations = (frame: Frame, most = 32): Facts[] => {
+export const factCombinations = (frame: FixedFrame, most = 32): Facts[] => {
   let all: Record<Id, FactValue>[] = [{}];
   for (const fact of factsOf(frame)) {
     const { launch } = fact;

@@ -1,4 +1,5 @@
-import type { Action, Do, Frame, Id, Need, Node } from "./types.js";
+import type { Action, Do, Id, Need } from "./parts.js";
+import type { Frame, Node } from "./types.js";
 
 /** What a reference points at decides what is done with it when that is gone. */
 export interface Reference {

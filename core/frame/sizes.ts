@@ -1,4 +1,5 @@
-import type { Frame, Mark, SizeName } from "./types.js";
+import type { FixedFrame } from "./types.js";
+import type { Mark, SizeName } from "./parts.js";
 
 /** What bars, strips and overlays measure where a frame says nothing, CSS px. */
 export const defaultSizes: Readonly<Record<SizeName, number>> = {
@@ -14,8 +15,8 @@ export const defaultSizes: Readonly<Record<SizeName, number>> = {
 };
 export const defaultCorner = 8;
 
-export const sizeOf = (frame: Frame, name: SizeName): number => frame.theme?.sizes?.[name] ?? defaultSizes[name];
+export const sizeOf = (frame: FixedFrame, name: SizeName): number => frame.theme?.sizes?.[name] ?? defaultSizes[name];
 /** The corner radius of actions and rows, px. */
-export const cornerOf = (frame: Frame): number => frame.theme?.corner ?? defaultCorner;
+export const cornerOf = (frame: FixedFrame): number => frame.theme?.corner ?? defaultCorner;
 /** How the chosen tab is marked. */
-export const markOf = (frame: Frame): Mark => frame.theme?.mark ?? "tooth";
+export const markOf = (frame: FixedFrame): Mark => frame.theme?.mark ?? "tooth";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { frameOf } from "../testing/frames.js";
 import { markOf } from "./sizes.js";
-import { type Mark, marks } from "./types.js";
+import { type Mark, marks } from "./parts.js";
 import { colourPairs, contrastOf, defaultColours, inkOn, luminanceOf } from "./theme.js";
 
 const anyHex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, "0")}`);

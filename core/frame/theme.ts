@@ -1,4 +1,5 @@
-import { type ColourName, type Colours, type Frame, type Hex, type Mark } from "./types.js";
+import { type ColourName, type Colours, type Hex, type Mark } from "./parts.js";
+import { type Frame } from "./types.js";
 
 export type Palette = Record<ColourName, Hex>;
 

@@ -1,17 +1,15 @@
-import { bandsOf, childrenOf, factValues, frameDefaults, nodeDefaults, startOf, withoutDefaults } from "./defaults.js";
+import { bandsOf, childrenOf, factValues, frameDefaults, startOf, withoutDefaults } from "./defaults.js";
 import { equal } from "./equal.js";
-import type { Action, Do, Frame, FrameField, Id, Node } from "./types.js";
+import { fallbacksOf, propertyKeys, propertyOf } from "./properties.js";
+import type { Action, Do, Id } from "./parts.js";
+import type { Frame, FrameField, Node } from "./types.js";
 
 const keyOrder = {
   frame:
     "format name address targets bands short facts relaunch root nodes motions motion calm theme journeys linkCases".split(
       " ",
     ),
-  node: (
-    "kind title note tab path also running linkIn params wants children list detail start base splitFrom ratio empty faces facesOn " +
-    "shortFace keep again back limit labels floating strip heading needs opens opensIn opensOn rest over edge bars header " +
-    "motion body actions extras after"
-  ).split(" "),
+  node: ["kind", ...propertyKeys],
 };
 
 const ordered = <T extends object>(value: T, order: readonly string[]): T => {
@@ -30,11 +28,10 @@ const plainActions = (actions: Action[]): Action[] => actions.map((action) => ({
 
 /** A node without the keys that have their defaults: the form it has in a frame. */
 export const plainNode = (node: Node, narrowestBand = "hand"): Node => {
-  let plain: Node = withoutDefaults(node, nodeDefaults[node.kind]);
+  let plain: Node = withoutDefaults(node, fallbacksOf[node.kind]);
   if (plain.kind === "screen") {
     if (plain.actions) plain = { ...plain, actions: plainActions(plain.actions) };
     if (plain.after) plain = { ...plain, after: { ...plain.after, do: plainDo(plain.after.do) } };
-    plain = withoutDefaults(plain, { params: {}, also: [], wants: [] });
   }
   if (plain.kind === "stack" && plain.base !== undefined && plain.base === startOf(plain)) {
     const { base: _, ...rest } = plain;
@@ -50,10 +47,10 @@ export const plainNode = (node: Node, narrowestBand = "hand"): Node => {
   }
   if (plain.kind === "hub") {
     if (plain.extras) plain = { ...plain, extras: plainActions(plain.extras) };
-    plain = withoutDefaults(plain, { faces: { [narrowestBand]: "bar" }, facesOn: {} });
+    plain = withoutDefaults(plain, { faces: { [narrowestBand]: "bar" } });
   }
   if (plain.needs) plain = { ...plain, needs: plain.needs.map((need) => withoutDefaults(need, { resume: false })) };
-  return withoutDefaults(plain, { needs: [], opensIn: {}, opensOn: {}, motion: {}, tab: {} });
+  return plain;
 };
 
 /** The nodes in the order they are written: down the tree from the root, then the loose ones and what is in them by id. */

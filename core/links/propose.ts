@@ -3,10 +3,12 @@ import { decoded, type Pattern, readPattern } from "../frame/pattern.js";
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import type { Planned } from "../edit/part.js";
-import { childrenOf, limitOf } from "../frame/defaults.js";
+import { childrenOf } from "../frame/defaults.js";
+import { heldBy } from "../frame/held.js";
 import { placesOf } from "../frame/frame-index.js";
 import { shown } from "../frame/fault.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { pasteLines } from "../outline/paste.js";
 import { readOutline } from "../outline/read.js";
 
@@ -303,7 +305,7 @@ export const proposeAddresses = (frame: Frame, given: readonly GivenAddress[]): 
   const isTab = (group: Found[]): boolean => linesOf(group, 0).length > 1;
   if (hub !== null) {
     const node = frame.nodes[hub]!;
-    let free = node.kind === "hub" ? limitOf(node) - node.children.length : 0;
+    let free = node.kind === "hub" ? heldBy(node, "limit") - node.children.length : 0;
     for (const group of homeless) {
       const tab = isTab(group) && free > 0;
       if (tab) free -= 1;

@@ -1,6 +1,7 @@
 import { addressesOf, type ScreenAddress } from "../address/addresses.js";
 import { fillPattern, type Pattern } from "../frame/pattern.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { needsAbove, type Unmet } from "../frame/needs.js";
 import { linkOutcome } from "../explore/outcome.js";

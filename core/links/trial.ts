@@ -1,9 +1,11 @@
 import { targetOfLink, type Target } from "../address/addresses.js";
 import { idFrom } from "../edit/naming.js";
-import type { Frame, Id, LinkCase } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Facts, Id, LinkCase } from "../frame/parts.js";
 import { viewOf, type View } from "../frame/view.js";
 import { factCombinations } from "../frame/needs.js";
-import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
+import { type Seen, seenAfter } from "../observe/seen.js";
+import { printed, type Snapshot } from "../observe/snapshot.js";
 import { landed } from "../explore/standpoint.js";
 import type { State } from "../navigate/state.js";
 import { launch, type Step, step } from "../navigate/step.js";
@@ -12,7 +14,7 @@ import { type Unlike, unlike } from "./expect.js";
 /** How a link comes: to an app that is not running, or that runs, and with what facts. */
 export interface Trial {
   start: "cold" | "running";
-  facts: State["facts"];
+  facts: Facts;
 }
 
 /** What became of a link. */
@@ -22,6 +24,8 @@ export interface Tried {
   /** Where the app was; null when it was not running. */
   before: State | null;
   at: Step;
+  seen: Seen;
+  /** The same as it is printed, which is what a kept case is held against. */
   snapshot: Snapshot;
 }
 
@@ -31,12 +35,13 @@ export const tryLink = (frame: Frame, view: View, url: string, trial: Trial): Tr
   const at = before
     ? step(frame, view, before, { do: "link", url, start: "running" })
     : launch(frame, view, trial.facts, url);
-  return { trial, target: targetOfLink(frame, url), before, at, snapshot: snapshotOf(frame, view, at) };
+  const seen = seenAfter(frame, view, at);
+  return { trial, target: targetOfLink(frame, url), before, at, seen, snapshot: printed(frame, seen) };
 };
 
 /** A link followed in every way there is. */
 export interface Grid {
-  facts: readonly State["facts"][];
+  facts: readonly Facts[];
   /** For each of the facts: cold, then running. */
   rows: { cold: Tried; running: Tried }[];
   /** Numbers of outcomes, from 1: the same number is the same screen, params, ladder and waiting. */

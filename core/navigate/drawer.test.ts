@@ -1,6 +1,6 @@
 import type { HubNode } from "../frame/types.js";
 import { back, opening, pick, run, runIn, tab, tabbed, tap, up } from "../testing/frames.js";
-import type { NavigationEvent } from "./events.js";
+import type { NavigationEvent } from "./event.js";
 
 const menu: NavigationEvent = { do: "menu" };
 const drawer = (more: Partial<HubNode> = {}) =>

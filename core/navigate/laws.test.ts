@@ -11,7 +11,7 @@ import type { Frame } from "../frame/types.js";
 import { type View, viewOf } from "../frame/view.js";
 import { targetOfLink } from "../address/addresses.js";
 import { anyEdit, anyEvent, anyFrame, anyLink, eventAt } from "../testing/arbitrary.js";
-import type { NavigationEvent } from "./events.js";
+import type { NavigationEvent } from "./event.js";
 import { topOf } from "./focus.js";
 import { hasNeeds, unmetOf } from "../frame/needs.js";
 import { ladderOf } from "../observe/ladder.js";

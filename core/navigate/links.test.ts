@@ -1,7 +1,7 @@
 import type { Frame, Node } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
 import { back, frameOf, hub, list, run, screen, stack, tab, tap, typing, opening } from "../testing/frames.js";
-import type { NavigationEvent } from "./events.js";
+import type { NavigationEvent } from "./event.js";
 import { linkOutcome } from "../explore/outcome.js";
 
 const cold = (url: string): NavigationEvent => ({ do: "link", url, start: "cold" });

@@ -1,40 +1,74 @@
 import { fillsPattern, paramsNamed } from "../frame/pattern.js";
 import { startOf } from "../frame/defaults.js";
-import type { Id, StackNode } from "../frame/types.js";
-import { type Entering, newScreen, nodeIn, type Run } from "./run.js";
-import { type ContainerEntry, emptyUi, type Entry, type Inside, type StackEntry, type State } from "./state.js";
-import { noParams } from "../frame/types.js";
+import { nodeAt, nodeIn } from "../frame/nodes.js";
+import { type Facts, type Id, noParams } from "../frame/parts.js";
+import { sure } from "../frame/sure.js";
+import type { FixedPair, FixedStack } from "../frame/types.js";
+import { type Entering, newScreen, type Run } from "./run.js";
+import { emptyUi, type Entry, type HubEntry, type PairEntry, type StackEntry, type State } from "./state.js";
 
-export const newContainer = (run: Run, node: Id, entering: Entering, inside: Inside): ContainerEntry => {
-  const { params, carried, opens } = entering;
-  return { key: run.nextKey++, node, params, carried, opens, ui: emptyUi, since: null, inside } as ContainerEntry;
-};
-
+/** Nothing handed over, and as its node appears by itself. */
 export const plainly: Entering = { params: noParams, carried: noParams, opens: null };
+
+const made = (run: Run, node: Id, { params, carried, opens }: Entering) => ({
+  key: run.nextKey++,
+  node,
+  params,
+  carried,
+  opens,
+  ui: emptyUi,
+  since: null,
+});
+
+/** A stack's new entry. */
+export const newStack = (run: Run, node: Id, entries: readonly Entry[], entering = plainly): StackEntry => ({
+  kind: "stack",
+  ...made(run, node, entering),
+  entries,
+});
+/** A hub's new entry, with the one tab that shows. */
+export const newHub = (run: Run, node: Id, active: Id, tab: Entry, entering = plainly): HubEntry => ({
+  kind: "hub",
+  ...made(run, node, entering),
+  active,
+  visits: [],
+  tabs: { [active]: tab },
+});
+/** A pair's new entry; it follows its detail if it has one. */
+export const newPair = (run: Run, node: Id, list: Entry, detail: Entry | null, entering = plainly): PairEntry => ({
+  kind: "pair",
+  ...made(run, node, entering),
+  list,
+  detail,
+  side: detail ? "detail" : "list",
+});
+
+/** The pane of a pair that a sound frame has. */
+export const paneId = (pair: FixedPair, pane: "list" | "detail"): Id => sure(pair[pane], `the ${pane} of a pair`);
+/** What a container of a sound frame starts with. */
+const firstId = (node: FixedStack | FixedPair | { kind: "hub"; children: Id[]; start?: Id }): Id =>
+  node.kind === "pair" ? paneId(node, "list") : sure(startOf(node), "the start of a container");
 
 /**
  * A node's entry as it is when nobody has been there: a stack at its start, a hub at its start tab, a pair at
  * its list. A container keeps what was handed over and passes it on to the screen it starts at, which gets those params its address names.
  */
 export const fresh = (run: Run, id: Id, entering: Entering = plainly): Entry => {
-  const node = nodeIn(run, id);
+  const node = nodeIn(run.frame, id);
   if (!node || node.kind === "screen") {
     const params = node && entering.params !== noParams ? paramsNamed(node, entering.params) : noParams;
     return newScreen(run, id, { ...entering, params });
   }
-  const start = node.kind === "pair" ? node.list! : startOf(node)!;
+  const start = firstId(node);
   const first = fresh(run, start, { ...entering, opens: null });
   const own: Entering = { params: noParams, carried: entering.carried, opens: entering.opens };
-  if (node.kind === "pair")
-    return newContainer(run, id, own, { kind: "pair", list: first, detail: null, side: "list" });
-  return node.kind === "hub"
-    ? newContainer(run, id, own, { kind: "hub", active: start, visits: [], tabs: { [start]: first } })
-    : newContainer(run, id, own, { kind: "stack", entries: [first] });
+  if (node.kind === "pair") return newPair(run, id, first, null, own);
+  return node.kind === "hub" ? newHub(run, id, start, first, own) : newStack(run, id, [first], own);
 };
 
 /** The state of an app that has just started, with this root. */
-export const begun = (run: Run, root: Entry, facts: State["facts"]): State => ({
-  root: root as StackEntry,
+export const begun = (run: Run, root: StackEntry, facts: Facts): State => ({
+  root,
   facts,
   drawer: null,
   pending: null,
@@ -43,24 +77,36 @@ export const begun = (run: Run, root: Entry, facts: State["facts"]): State => ({
   nextKey: run.nextKey,
 });
 
+/** The root's entry as it is when nobody has been there. */
+export const freshRoot = (run: Run): StackEntry => {
+  const root = fresh(run, run.frame.root);
+  if (root.kind !== "stack") throw new Error("the root is no stack");
+  return root;
+};
+
+/** A stack that is made on the way into it: what it starts with lies beneath, where that can be laid. */
+const stackOnTheWay = (run: Run, id: Id, node: FixedStack, next: Id, inner: Entry, entering: Entering): StackEntry => {
+  const start = firstId(node);
+  const first = nodeAt(run.frame, start);
+  const isLaid = start !== next && (first.kind !== "screen" || fillsPattern(first, entering.params));
+  return newStack(run, id, isLaid ? [fresh(run, start, { ...plainly, params: entering.params }), inner] : [inner]);
+};
+
 /** The entry of `way[i]`, made on the way to the last of `way`, which gets what is `entering`. */
 export const madeOnTheWay = (run: Run, way: readonly Id[], i: number, entering: Entering): Entry => {
-  const id = way[i]!;
-  const node = nodeIn(run, id)!;
-  const next = way[i + 1];
+  const [id, next] = [sure(way[i], "a step of a way"), way[i + 1]];
+  const node = nodeAt(run.frame, id);
   if (next === undefined) return node.kind === "screen" ? newScreen(run, id, entering) : fresh(run, id, entering);
   const inner = madeOnTheWay(run, way, i + 1, entering);
-  if (node.kind === "hub")
-    return newContainer(run, id, plainly, { kind: "hub", active: next, visits: [], tabs: { [next]: inner } });
-  if (node.kind === "pair") {
-    if (next === node.list)
-      return newContainer(run, id, plainly, { kind: "pair", list: inner, detail: null, side: "list" });
-    const list = fresh(run, node.list!, { ...plainly, params: entering.params });
-    return newContainer(run, id, plainly, { kind: "pair", list, detail: inner, side: "detail" });
+  switch (node.kind) {
+    case "screen":
+      return newScreen(run, id, entering);
+    case "stack":
+      return stackOnTheWay(run, id, node, next, inner, entering);
+    case "hub":
+      return newHub(run, id, next, inner);
+    case "pair":
+      if (next === node.list) return newPair(run, id, inner, null);
+      return newPair(run, id, fresh(run, paneId(node, "list"), { ...plainly, params: entering.params }), inner);
   }
-  const start = startOf(node as StackNode)!;
-  const first = nodeIn(run, start)!;
-  const laid = start !== next && (first.kind !== "screen" || fillsPattern(first, entering.params));
-  const entries = laid ? [fresh(run, start, { ...plainly, params: entering.params }), inner] : [inner];
-  return newContainer(run, id, plainly, { kind: "stack", entries });
 };

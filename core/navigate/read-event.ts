@@ -1,6 +1,6 @@
 import { type Fault, shown } from "../frame/fault.js";
 import { pointer } from "../frame/pointer.js";
-import type { EventKind, NavigationEvent } from "./events.js";
+import type { EventKind, NavigationEvent } from "./event.js";
 
 type Check = { expected: string; ok: (value: unknown) => boolean; optional?: boolean };
 

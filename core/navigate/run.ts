@@ -1,33 +1,63 @@
-import { nameOf } from "../frame/names.js";
-import { withoutParams } from "../frame/names.js";
-import type { Frame, Id, Node, Opens } from "../frame/types.js";
-import type { Note, NoteCode } from "./events.js";
-import type { Lens } from "./focus.js";
-import { type ContainerEntry, emptyUi, type Entry, entriesInside, mapInside, type ScreenEntry } from "./state.js";
-import { type Params } from "../frame/types.js";
+import { type Lens, lensOf } from "../frame/look.js";
+import type { Id, Opens, Params } from "../frame/parts.js";
+import type { FixedFrame } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import { entriesInside, mapAll } from "./entries.js";
+import type { Move } from "./event.js";
+import type { Named, Note, NoteArgs, NoteCode } from "./notes.js";
+import { emptyUi, type Entry, type ScreenEntry, type State } from "./state.js";
+
+/** One thing that happened in an event: the state after it, and what changed on screen. */
+export interface Passed {
+  state: State;
+  moves: Move[];
+}
 
 /** What one event is carried out with. The only thing that changes while an event runs, and it is gone after it. */
 export interface Run extends Lens {
   clock: number;
   nextKey: number;
   notes: Note[];
+  /** What happened one thing after another, where an event settles each by itself. */
+  parts: Passed[];
   /** Drafts this event gave away, as `key/field`: they are not lost. */
   given: Set<string>;
 }
 
-export const note = (run: Run, code: NoteCode, node: Id | null, text: string): void => {
-  run.notes.push({ code, node, text });
+/** A run of an event that comes to a state. */
+export const newRun = (frame: FixedFrame, view: View, { clock, nextKey }: Pick<State, "clock" | "nextKey">): Run => ({
+  frame,
+  view,
+  look: lensOf(frame, view).look,
+  clock,
+  nextKey,
+  notes: [],
+  parts: [],
+  given: new Set(),
+});
+
+/** Notes why something was done. */
+export const note = <C extends NoteCode>(run: Run, code: C, node: Id | null, args: NoteArgs[C]): void => {
+  run.notes.push({ code, node, args } as Note);
 };
 
-export const nodeIn = (run: Run, id: Id): Node | undefined =>
-  Object.hasOwn(run.frame.nodes, id) ? run.frame.nodes[id] : undefined;
+/** The state as it is, with a note why the event changed nothing. */
+export const ignore = (run: Run, state: State, node: Id | null, args: NoteArgs["ignored"]): State => {
+  note(run, "ignored", node, args);
+  return state;
+};
 
+/** An entry as a note names it. */
+export const named = ({ node: id, params }: Entry): Named => ({ id, params });
+
+/** Whether two sets of params are the same values. */
 export const sameParams = (a: Params, b: Params): boolean => {
   if (a === b) return true;
   const keys = Object.keys(a);
   return keys.length === Object.keys(b).length && keys.every((key) => Object.hasOwn(b, key) && a[key] === b[key]);
 };
 
+/** What is handed to a new entry. */
 export interface Entering {
   params: Params;
   carried: Params;
@@ -36,6 +66,7 @@ export interface Entering {
 
 /** A screen's new entry. */
 export const newScreen = (run: Run, node: Id, { params, carried, opens }: Entering): ScreenEntry => ({
+  kind: "screen",
   key: run.nextKey++,
   node,
   params,
@@ -46,14 +77,10 @@ export const newScreen = (run: Run, node: Id, { params, carried, opens }: Enteri
 });
 
 const loseDrafts = (run: Run, entry: Entry): void => {
+  if (entry.ui === emptyUi) return;
   for (const [field, text] of Object.entries(entry.ui.drafts))
     if (text !== "" && !run.given.has(`${entry.key}/${field}`))
-      note(
-        run,
-        "draft-lost",
-        entry.node,
-        `${nameOf(run.frame, entry.node, entry.params)} held a draft in ${field}: it is lost.`,
-      );
+      note(run, "draft-lost", entry.node, { screen: named(entry), field });
 };
 
 /** Says which drafts go with an entry that leaves the state, and all inside it. */
@@ -64,7 +91,7 @@ export const lose = (run: Run, entry: Entry): void => {
 
 /** The entry, and all inside it, with what the person left there emptied. */
 export const emptied = (run: Run, entry: Entry): Entry => {
-  if (entry.inside) return mapInside(entry as ContainerEntry, (inner) => emptied(run, inner));
+  if (entry.kind !== "screen") return mapAll(entry, (inner) => emptied(run, inner));
   if (entry.ui === emptyUi) return entry;
   loseDrafts(run, entry);
   return { ...entry, ui: emptyUi };

@@ -1,6 +1,6 @@
 import type { Frame } from "../frame/types.js";
 import { back, frameOf, list, openTo, opening, pick, run, runIn, screen, stack, tab, tabbed, tap, typing, wait } from "../testing/frames.js";
-import type { NavigationEvent } from "./events.js";
+import type { NavigationEvent } from "./event.js";
 
 describe("time", () => {
   const timed = (ms: number) =>

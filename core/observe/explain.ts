@@ -1,32 +1,46 @@
-import { keepOf, overOf, startOf } from "../frame/defaults.js";
+import { keepOf, startOf } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame, HubNode, Id } from "../frame/types.js";
-import type { View } from "../frame/view.js";
-import type { Move, NavigationEvent } from "../navigate/events.js";
-import { focusPath, type Lens, topOf } from "../navigate/focus.js";
-import { isMet, needsAbove, needWords } from "../frame/needs.js";
-import { screensLaid } from "../explore/outcome.js";
+import { type Lens, lensOf } from "../frame/look.js";
 import { nameOf, plainName } from "../frame/names.js";
-import { isHub, isStuck, type State } from "../navigate/state.js";
+import { isMet, needsAbove, needWords } from "../frame/needs.js";
+import { hubAt, nodeIn } from "../frame/nodes.js";
+import type { Facts, Id } from "../frame/parts.js";
+import { opensChoices } from "../frame/properties.js";
+import type { Frame } from "../frame/types.js";
+import type { View } from "../frame/view.js";
+import type { Move, NavigationEvent } from "../navigate/event.js";
+import { focusPath, topOf } from "../navigate/focus.js";
+import { isBarInSight, type SeenBar, sightOf } from "../navigate/sight.js";
+import { type HubEntry, isStuck, type State } from "../navigate/state.js";
 import type { Step } from "../navigate/step.js";
-import { isBarInSight, type SeenBar, surfaceOf } from "./surface.js";
+import { screensLaid } from "./laid.js";
+import { noteText } from "./note-text.js";
 
-const topName = ({ frame, view }: Lens, state: State): string => {
-  const top = topOf({ frame, view }, state.root);
-  return nameOf(frame, top.node, top.params);
+/** What an explanation is looked at through: it names things, so it has the frame in full. */
+interface Told extends Lens {
+  readonly frame: Frame;
+}
+const toldOf = (frame: Frame, view: View): Told => ({ ...lensOf(frame, view), frame });
+
+const topName = (told: Told, state: State): string => {
+  const top = topOf(told, state.root);
+  return nameOf(told.frame, top.node, top.params);
 };
 
-const barsOf = ({ frame, view }: Lens, state: State): readonly SeenBar[] => surfaceOf(frame, state, view).bars;
+const barsOf = (told: Told, state: State): readonly SeenBar[] => sightOf(told, state).bars;
+
+const hubOn = (told: Told, state: State): HubEntry | undefined =>
+  focusPath(told, state.root).find((entry) => entry.kind === "hub");
 
 /** What became of the bars there were. */
-const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
-  const is = barsOf(lens, after);
+const barsSay = (told: Told, was: readonly SeenBar[], after: State): string => {
+  const is = barsOf(told, after);
   const gone = was.find((bar) => !is.some((other) => other.hub === bar.hub));
   if (gone) {
-    const covered = !focusPath(lens, after.root).some((entry) => entry.node === gone.hub);
+    const covered = !focusPath(told, after.root).some((entry) => entry.node === gone.hub);
     return covered
-      ? ` It covers ${nameOf(lens.frame, gone.hub)}, so its ${gone.face} is gone.`
-      : ` It hides the ${gone.face} of ${nameOf(lens.frame, gone.hub)}.`;
+      ? ` It covers ${nameOf(told.frame, gone.hub)}, so its ${gone.face} is gone.`
+      : ` It hides the ${gone.face} of ${nameOf(told.frame, gone.hub)}.`;
   }
   const wasOf = (bar: SeenBar) => was.find((other) => other.hub === bar.hub);
   const dimmed = is.find((bar) => bar.inert && isBarInSight(bar) && !wasOf(bar)?.inert);
@@ -38,39 +52,32 @@ const barsSay = (lens: Lens, was: readonly SeenBar[], after: State): string => {
   }
   if (!isBarInSight(usable)) return wasOf(usable) ? "" : ` The ${usable.face} can be opened.`;
   if (!wasOf(usable)) return ` The ${usable.face} shows.`;
-  return wasOf(usable)!.inert ? ` The ${usable.face} can be used again.` : ` The ${usable.face} stays.`;
+  return wasOf(usable)?.inert ? ` The ${usable.face} can be used again.` : ` The ${usable.face} stays.`;
 };
 
-const overlayWord = {
-  sheet: "a sheet",
-  dialog: "a dialog",
-  side: "a side panel",
-  fullscreen: "a full screen",
-} as const;
-
-const openSays = (lens: Lens, before: State, after: State, move: Move): string => {
-  const { overlay } = surfaceOf(lens.frame, after, lens.view);
-  const name = topName(lens, after);
+const openSays = (told: Told, before: State, after: State, move: Move): string => {
+  const { overlay } = sightOf(told, after);
+  const name = topName(told, after);
   if (!overlay) return `${name} is on top now.`;
-  const over = overOf(lens.frame.nodes[overlay.node]!) === "all" ? "everything" : nameOf(lens.frame, move.in);
-  return `${name} opened as ${overlayWord[overlay.opens]} over ${over}.${barsSay(lens, barsOf(lens, before), after)}`;
+  const over = told.look(overlay.node).over === "all" ? "everything" : nameOf(told.frame, move.in);
+  return `${name} opened as ${opensChoices[overlay.opens].named} over ${over}.${barsSay(told, barsOf(told, before), after)}`;
 };
 
-const replaceSays = (lens: Lens, before: State, after: State, move: Move): string => {
-  const { frame } = lens;
+const replaceSays = (told: Told, before: State, after: State, move: Move): string => {
+  const { frame } = told;
   const where = nameOf(frame, move.in);
   if (frame.nodes[move.in]?.kind !== "pair")
-    return `${topName(lens, after)} took the place of ${topName(lens, before)} in ${where}.`;
-  if (move.leaving === null) return `${topName(lens, after)} opened beside its list in ${where}.`;
+    return `${topName(told, after)} took the place of ${topName(told, before)} in ${where}.`;
+  if (move.leaving === null) return `${topName(told, after)} opened beside its list in ${where}.`;
   if (move.entering === null) return `Nothing is open beside the list of ${where} now.`;
-  return `${topName(lens, after)} is the detail of ${where} now, in place of what was there.`;
+  return `${topName(told, after)} is the detail of ${where} now, in place of what was there.`;
 };
 
-const moveSays = (lens: Lens, before: Step, after: Step, move: Move, event: NavigationEvent): string => {
-  const { frame } = lens;
-  const name = topName(lens, after.state);
+const moveSays = (told: Told, before: Step, after: Step, move: Move, event: NavigationEvent): string => {
+  const { frame } = told;
+  const name = topName(told, after.state);
   const where = nameOf(frame, move.in);
-  const bars = () => barsSay(lens, barsOf(lens, before.state), after.state);
+  const bars = () => barsSay(told, barsOf(told, before.state), after.state);
   const isPair = frame.nodes[move.in]?.kind === "pair";
   switch (move.kind) {
     case "push":
@@ -78,45 +85,78 @@ const moveSays = (lens: Lens, before: Step, after: Step, move: Move, event: Navi
         ? `${name} lies over its list: here ${where} has no room to show both.${bars()}`
         : `${name} was laid on top in ${where}.${bars()}`;
     case "pop":
-      return `${move.leaving === null ? "The top" : topName(lens, before.state)} was taken off ${where}: ${name} lay beneath.${bars()}`;
+      return `${move.leaving === null ? "The top" : topName(told, before.state)} was taken off ${where}: ${name} lay beneath.${bars()}`;
     case "open":
-      return openSays(lens, before.state, after.state, move);
+      return openSays(told, before.state, after.state, move);
     case "close": {
-      const { received } = topOf(lens, after.state.root).ui;
+      const { received } = topOf(told, after.state.root).ui;
       const given = received && Object.entries(received).map(([key, value]) => `${key} ${value}`);
       const got =
-        given && received !== topOf(lens, before.state.root).ui.received ? ` It was given ${given.join(", ")}.` : "";
-      return `${plainName(frame, move.leaving!)} was closed: ${plainName(frame, move.entering!)} lay beneath.${got}`;
+        given && received !== topOf(told, before.state.root).ui.received ? ` It was given ${given.join(", ")}.` : "";
+      return `${plainName(frame, move.leaving?.node ?? "")} was closed: ${plainName(frame, move.entering?.node ?? "")} lay beneath.${got}`;
     }
     case "replace":
-      return replaceSays(lens, before.state, after.state, move);
-    case "switch": {
-      const hub = frame.nodes[move.in] as HubNode;
-      const tab = nameOf(frame, move.entering!);
-      if (event.do === "back")
-        return hub.back === "visited"
-          ? `Back went to ${tab}, the tab before: ${where} goes back through its tabs.`
-          : `Back went to ${tab}, the start tab of ${where}: only from there does Back go out.`;
-      const entry = focusPath(lens, before.state.root).find((each) => each.node === move.in);
-      const there = entry && isHub(entry) && entry.inside.tabs[move.entering!] !== undefined;
-      return there
-        ? `${tab} was chosen and shows ${name}, ${keepOf(hub) === "place" ? "its place kept, what was typed and scrolled emptied" : "as it was left"}.`
-        : `${tab} was chosen ${hub.keep === "fresh" ? "and starts anew" : "for the first time"}: it starts at ${name}.`;
-    }
+      return replaceSays(told, before.state, after.state, move);
+    case "switch":
+      return switchSays(told, before.state, name, move, event);
   }
 };
 
-const exitSays = (lens: Lens, before: State): string => {
-  const { frame } = lens;
-  const hub = focusPath(lens, before.root).find(isHub);
-  if (!hub) return `Back left the app: nothing lies beneath ${topName(lens, before)}.`;
-  const node = frame.nodes[hub.node] as HubNode;
-  const tab = nameOf(frame, hub.inside.active);
-  if (node.back === "leave")
+const switchSays = (told: Told, before: State, name: string, move: Move, event: NavigationEvent): string => {
+  const { frame } = told;
+  const id = move.entering?.node ?? "";
+  const [tab, where] = [nameOf(frame, id), nameOf(frame, move.in)];
+  if (event.do === "back")
+    return told.look(move.in).back === "visited"
+      ? `Back went to ${tab}, the tab before: ${where} goes back through its tabs.`
+      : `Back went to ${tab}, the start tab of ${where}: only from there does Back go out.`;
+  const entry = focusPath(told, before.root).find((each) => each.node === move.in);
+  const keep = keepOf(hubAt(frame, move.in));
+  const isThere = entry?.kind === "hub" && entry.tabs[id] !== undefined;
+  return isThere
+    ? `${tab} was chosen and shows ${name}, ${keep === "place" ? "its place kept, what was typed and scrolled emptied" : "as it was left"}.`
+    : `${tab} was chosen ${keep === "fresh" ? "and starts anew" : "for the first time"}: it starts at ${name}.`;
+};
+
+const exitSays = (told: Told, before: State): string => {
+  const { frame } = told;
+  const hub = hubOn(told, before);
+  if (!hub) return `Back left the app: nothing lies beneath ${topName(told, before)}.`;
+  const tab = nameOf(frame, hub.active);
+  if (told.look(hub.node).back === "leave")
     return `Back left the app: in ${nameOf(frame, hub.node)} the first screen of any tab goes out at once.`;
-  return hub.inside.active === startOf(node)
-    ? `Back left the app: ${tab} is the start tab, and nothing lies beneath ${topName(lens, before)}.`
+  return hub.active === startOf(hubAt(frame, hub.node))
+    ? `Back left the app: ${tab} is the start tab, and nothing lies beneath ${topName(told, before)}.`
     : `Back left the app: no tab was visited before ${tab}.`;
+};
+
+/** What an event did to an app that goes on. */
+const eventSays = (told: Told, before: Step, event: NavigationEvent, after: Step): string[] => {
+  const { frame } = told;
+  const said: string[] = [];
+  const isChanged = after.state !== before.state;
+  if (event.do === "kill" && isChanged) said.push(killSays(told, after.state));
+  if (event.do === "link" && event.start === "cold" && isChanged) said.push(coldSays(told, after.state));
+  for (const move of after.moves) said.push(moveSays(told, before, after, move, event));
+  if (after.moves.length === 0 && event.do === "tab" && isChanged)
+    said.push(`${nameOf(frame, event.to)} was the chosen tab already: its first screen was scrolled to the top.`);
+  if (before.state.drawer !== after.state.drawer)
+    said.push(drawerSays(frame, before.state.drawer, after.state.drawer));
+  if (event.do === "scroll")
+    said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(told, after.state)}.`);
+  if (event.do === "type" && isChanged)
+    said.push(`The draft belongs to this entry of ${topName(told, after.state)} and lives as long as it does.`);
+  return said;
+};
+
+const mainlySays = (told: Told, before: Step | null, event: NavigationEvent | null, after: Step): string[] => {
+  const { frame } = told;
+  if (!before && event?.do === "link") return [coldSays(told, after.state)];
+  if (!before || !event) return [`Launched at ${topName(told, after.state)}, the start of ${nameOf(frame, frame.root)}.`];
+  if (!before.state.outside && after.state.outside) return [exitSays(told, before.state)];
+  if (before.state.outside && !after.state.outside && event.do === "return")
+    return [`Back in the app, as it was left: ${topName(told, after.state)}.`];
+  return eventSays(told, before, event, after);
 };
 
 /** Why the last event did what it did, in sentences for a developer, the most telling first. */
@@ -127,30 +167,8 @@ export const explain = (
   event: NavigationEvent | null,
   after: Step,
 ): string[] => {
-  const lens = { frame, view };
-  const said: string[] = [];
-  if (isStuck(after.state)) return after.notes.map((note) => note.text);
-  if (!before && event?.do === "link") said.push(coldSays(lens, after.state));
-  else if (!before || !event)
-    said.push(`Launched at ${topName(lens, after.state)}, the start of ${nameOf(frame, frame.root)}.`);
-  else if (!before.state.outside && after.state.outside) said.push(exitSays(lens, before.state));
-  else if (before.state.outside && !after.state.outside && event.do === "return")
-    said.push(`Back in the app, as it was left: ${topName(lens, after.state)}.`);
-  else {
-    if (event.do === "kill" && after.state !== before.state) said.push(killSays(lens, after.state));
-    if (event.do === "link" && event.start === "cold" && after.state !== before.state)
-      said.push(coldSays(lens, after.state));
-    for (const move of after.moves) said.push(moveSays(lens, before, after, move, event));
-    if (after.moves.length === 0 && event.do === "tab" && after.state !== before.state)
-      said.push(`${nameOf(frame, event.to)} was the chosen tab already: its first screen was scrolled to the top.`);
-    if (before.state.drawer !== after.state.drawer)
-      said.push(drawerSays(frame, before.state.drawer, after.state.drawer));
-    if (event.do === "scroll")
-      said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(lens, after.state)}.`);
-    if (event.do === "type" && after.state !== before.state)
-      said.push(`The draft belongs to this entry of ${topName(lens, after.state)} and lives as long as it does.`);
-  }
-  return [...said, ...after.notes.map((note) => note.text)];
+  const notes = after.notes.map((note) => noteText(frame, note));
+  return isStuck(after.state) ? notes : [...mainlySays(toldOf(frame, view), before, event, after), ...notes];
 };
 
 const relaunchSays = {
@@ -159,24 +177,24 @@ const relaunchSays = {
   everything: "with everything as it was",
 } as const;
 
-const killSays = (lens: Lens, after: State): string =>
-  `The system ended the app. It comes back on ${topName(lens, after)}, ${relaunchSays[lens.frame.relaunch ?? "place"]}.`;
+const killSays = (told: Told, after: State): string =>
+  `The system ended the app. It comes back on ${topName(told, after)}, ${relaunchSays[told.frame.relaunch ?? "place"]}.`;
 
-const coldSays = (lens: Lens, after: State): string => {
+const coldSays = (told: Told, after: State): string => {
   const laid = screensLaid(after.root);
-  const beneath = laid.slice(0, -1).map((id) => plainName(lens.frame, id));
+  const beneath = laid.slice(0, -1).map((id) => plainName(told.frame, id));
   const on = beneath.length ? `, laid on ${beneath.join(", ")}` : ", with nothing beneath";
-  return `The app started by the link, on ${topName(lens, after)}${on}.`;
+  return `The app started by the link, on ${topName(told, after)}${on}.`;
 };
 
 const drawerSays = (frame: Frame, was: Id | null, is: Id | null): string =>
   is === null
-    ? `The drawer of ${nameOf(frame, was!)} was closed.`
+    ? `The drawer of ${nameOf(frame, was ?? "")} was closed.`
     : `The drawer of ${nameOf(frame, is)} is open: until it closes, nothing beside it can be touched.`;
 
 /** Why a screen that a device showed is not shown any more on the frame as it is now. */
-const goneSays = ({ frame }: Lens, id: Id, facts: State["facts"]): string => {
-  if (!Object.hasOwn(frame.nodes, id)) return "what the device showed is no longer there";
+const goneSays = ({ frame }: Told, id: Id, facts: Facts): string => {
+  if (!nodeIn(frame, id)) return "what the device showed is no longer there";
   const name = plainName(frame, id);
   if (!isAttached(frame, id)) return `${name} stands in no container any more`;
   const unmet = needsAbove(frame, id).find(({ need }) => !isMet(facts, need));
@@ -195,19 +213,17 @@ export const explainEdit = (
   renamed: Readonly<Record<Id, Id>> = {},
 ): string[] => {
   if (is.outside || isStuck(is) || isStuck(was)) return [];
-  const [then, now] = [
-    { frame: before, view },
-    { frame, view },
-  ];
+  const [then, now] = [toldOf(before, view), toldOf(frame, view)];
   const [stoodOn, standsOn] = [topOf(then, was.root), topOf(now, is.root)];
-  const nowCalled = (id: Id | undefined) => (id !== undefined && Object.hasOwn(renamed, id) ? renamed[id] : id);
+  const nowCalled = (id: Id): Id => (Object.hasOwn(renamed, id) ? (renamed[id] ?? id) : id);
   const place = focusPath(now, is.root).at(-2)?.node;
   const bars = barsSay(now, barsOf(then, was), is);
   const name = topName(now, is);
-  const stood = nowCalled(stoodOn.node)!;
+  const stood = nowCalled(stoodOn.node);
   if (stood !== standsOn.node && stoodOn.key !== standsOn.key)
     return [`The frame changed: ${goneSays(now, stood, is.facts)}, so it is on ${name}.${bars}`];
-  if (place !== undefined && place !== nowCalled(focusPath(then, was.root).at(-2)?.node))
+  const stoodIn = focusPath(then, was.root).at(-2)?.node;
+  if (place !== undefined && place !== (stoodIn && nowCalled(stoodIn)))
     return [`The frame changed: ${name} stands in ${nameOf(frame, place)} now.${bars}`];
   return [`The frame changed, and the device kept its place on ${name}.${bars}`];
 };

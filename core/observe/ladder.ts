@@ -1,65 +1,94 @@
 import { hasEdgeSwipe, hasSystemBack } from "../frame/defaults.js";
-import { isThere } from "../frame/faces.js";
-import type { Do, Frame, ScreenNode } from "../frame/types.js";
+import { type Lens, lensOf } from "../frame/look.js";
+import { screenAt } from "../frame/nodes.js";
+import { isThere } from "../frame/only.js";
+import type { Do, Id } from "../frame/parts.js";
+import type { FixedFrame } from "../frame/types.js";
 import { targetIn, type View } from "../frame/view.js";
 import { canDismiss, upTakes } from "../navigate/back.js";
-import type { NavigationEvent } from "../navigate/events.js";
-import { type Entry, entriesInside, type State } from "../navigate/state.js";
+import { entriesInside } from "../navigate/entries.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { topOf } from "../navigate/focus.js";
+import { sightOf } from "../navigate/sight.js";
+import type { Entry, State } from "../navigate/state.js";
 import { step } from "../navigate/step.js";
-import { surfaceOf } from "./surface.js";
+import { surfaceIn } from "./surface.js";
 
-/** What the next Backs do: the state after each, and how it ends: the app is left, nothing goes back any more, or it goes round. */
-export interface Ladder {
-  steps: State[];
-  end: "exit" | "stay" | "loop";
+/** One Back: where the person is after it. */
+export interface Rung {
+  state: State;
+  /** The screen that is on top then. */
+  node: Id;
 }
+
+/** How a ladder ends: the app is left, nothing goes back any more, or it goes round for ever. */
+export type LadderEnd = "left" | "stays" | "round";
+
+/** What the next Backs do. */
+export interface Ladder {
+  rungs: Rung[];
+  end: LadderEnd;
+}
+
+/** The screens that a ladder goes through, and its end: what it is beside the states. */
+export interface LadderPath {
+  nodes: readonly Id[];
+  end: LadderEnd;
+}
+
+/** What a ladder is beside its states. */
+export const pathOf = ({ rungs, end }: Ladder): LadderPath => ({ nodes: rungs.map(({ node }) => node), end });
+
+/** Whether two ladders go the same way. */
+export const samePath = (a: LadderPath, b: LadderPath): boolean =>
+  a.end === b.end && a.nodes.length === b.nodes.length && a.nodes.every((node, i) => node === b.nodes[i]);
 
 const goesBack = (action: Do): boolean =>
   action.kind === "back" ||
   action.kind === "close" ||
   (action.kind === "set" && action.then !== undefined && goesBack(action.then));
 
-/**
- * The event a person goes back by in this view, or null when there is none: the system's Back; without one the innermost
- * of dismissing, a strip's back or close and the edge swipe, failing these an action that goes back.
- */
-export const backEvent = (frame: Frame, view: View, state: State): NavigationEvent | null => {
-  const target = targetIn(frame, view);
-  if (hasSystemBack(target)) return { do: "back" };
-  const lens = { frame, view };
-  const { headers, top, focus, drawer } = surfaceOf(frame, state, view);
-  if (drawer !== null) return { do: "dismiss" };
+/** How a person goes back in an app of a target without a system Back: by what they can touch. */
+const touchedBack = (lens: Lens, state: State): NavigationEvent | null => {
+  const { frame, view } = lens;
+  if (state.drawer !== null && sightOf(lens, state).drawer !== null) return { do: "dismiss" };
+  const { headers, top, focus } = surfaceIn(lens, state);
   const taken = upTakes(lens, state);
   const hasStrip = headers.some((header) => header.back || header.close);
-  if (taken !== null && (hasStrip || (taken === "push" && hasEdgeSwipe(target)))) return { do: "up" };
+  if (taken !== null && (hasStrip || (taken === "push" && hasEdgeSwipe(targetIn(frame, view))))) return { do: "up" };
   if (canDismiss(lens, focus)) return { do: "dismiss" };
   if (!top) return null;
-  const { actions } = frame.nodes[top.node] as ScreenNode;
+  const { actions } = screenAt(frame, top.node);
   const action = actions?.find(({ only, do: act }) => goesBack(act) && isThere(frame, only, view, state.facts));
   return action ? { do: "tap", action: action.id } : null;
 };
 
+/**
+ * The event a person goes back by in this view, or null when there is none: the system's Back; without one the innermost
+ * of dismissing, a strip's back or close and the edge swipe, failing these an action that goes back.
+ */
+export const backEvent = (frame: FixedFrame, view: View, state: State): NavigationEvent | null =>
+  hasSystemBack(targetIn(frame, view)) ? { do: "back" } : touchedBack(lensOf(frame, view), state);
+
 const count = (entry: Entry): number => entriesInside(entry).reduce((sum, inner) => sum + count(inner), 1);
 
 /** The ladder of a state: each next Back as the view's target has it, until the app is left. */
-export const ladderOf = (frame: Frame, view: View, state: State): Ladder => {
-  const lens = { frame, view };
-  const steps: State[] = [];
+export const ladderOf = (frame: FixedFrame, view: View, state: State): Ladder => {
+  const lens = lensOf(frame, view);
+  const rungs: Rung[] = [];
   // every Back takes an entry off or leaves a tab: more steps than this go round
   const most = 2 * count(state.root) + 16;
-  for (let at = state; steps.length <= most;) {
-    if (at.outside) return { steps, end: "exit" };
+  let top = topOf(lens, state.root);
+  for (let at = state; rungs.length <= most;) {
+    if (at.outside) return { rungs, end: "left" };
     const event = backEvent(frame, view, at);
     const next = event ? step(frame, view, at, event).state : at;
-    if (next.outside) return { steps, end: "exit" };
-    if (
-      next === at ||
-      (event?.do === "tap" && topOf(lens, next.root).key === topOf(lens, at.root).key && next.drawer === at.drawer)
-    )
-      return { steps, end: "stay" };
-    steps.push(next);
-    at = next;
+    if (next.outside) return { rungs, end: "left" };
+    const onTop = topOf(lens, next.root);
+    if (next === at || (event?.do === "tap" && onTop.key === top.key && next.drawer === at.drawer))
+      return { rungs, end: "stays" };
+    rungs.push({ state: next, node: onTop.node });
+    [at, top] = [next, onTop];
   }
-  return { steps: steps.slice(0, most), end: "loop" };
+  return { rungs: rungs.slice(0, most), end: "round" };
 };

@@ -3,7 +3,8 @@ import { withoutParams } from "../frame/names.js";
 import { isId } from "../edit/apply.js";
 import { idFrom } from "../edit/naming.js";
 import { shown } from "../frame/fault.js";
-import type { ContainerNode, Frame, Id, Node, ScreenNode, StackNode, Tab } from "../frame/types.js";
+import type { ContainerNode, Frame, Node, ScreenNode, StackNode } from "../frame/types.js";
+import type { Id, Tab } from "../frame/parts.js";
 import type { LineKind, OutlineFault, OutlineLine } from "./line.js";
 import { withDone, withWay } from "./ways.js";
 

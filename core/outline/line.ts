@@ -1,7 +1,7 @@
 import { readPattern } from "../frame/pattern.js";
 import { isId } from "../edit/apply.js";
 import { shown } from "../frame/fault.js";
-import type { Id, Opens } from "../frame/types.js";
+import type { Id, Opens } from "../frame/parts.js";
 
 /** What a line is said to be; without a mark it is what its place makes of it. */
 export type LineKind = "hub" | "pair" | "stack" | "own" | "alone";

@@ -1,6 +1,7 @@
 import { addTops } from "../edit/add-tops.js";
 import type { Edit } from "../edit/edit.js";
-import type { Frame, Id, ScreenNode } from "../frame/types.js";
+import type { Frame, ScreenNode } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { buildLines, type Built, type Within } from "./build.js";
 import type { OutlineFault, OutlineLine } from "./line.js";
 import { withWay } from "./ways.js";

@@ -1,7 +1,8 @@
 import { withoutParams } from "../frame/names.js";
 import { patternOf } from "../frame/pattern.js";
 import { idFrom } from "../edit/naming.js";
-import type { Action, Id, ListBody, Node, ScreenNode } from "../frame/types.js";
+import type { Action, Id, ListBody } from "../frame/parts.js";
+import type { Node, ScreenNode } from "../frame/types.js";
 
 /** The params that a node's address names: a stack's and a pair's are those of no one. */
 const namesOf = (node: Node): readonly string[] => (node.kind === "screen" ? (patternOf(node)?.names ?? []) : []);

@@ -1,7 +1,8 @@
 import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import type { Part } from "../edit/part.js";
 import { eachLead } from "../frame/references.js";
-import type { Frame, HubNode, Id, Node, ScreenNode, StackNode } from "../frame/types.js";
+import type { Frame, HubNode, Node, ScreenNode, StackNode } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import { derivedId, derivedOuter, type Within } from "./build.js";
 import { kindSigns, overlayWords, takesColon, writeName } from "./line.js";
 

@@ -1,4 +1,5 @@
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { planLayout } from "./layout.js";
 import type { PlanOptions } from "./measure.js";

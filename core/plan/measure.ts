@@ -1,6 +1,9 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
-import { opensOf } from "../frame/opens.js";
-import type { Frame, Id, Node } from "../frame/types.js";
+import { heldBy } from "../frame/held.js";
+import { classOf, opensOf } from "../frame/look.js";
+import { nodeAt } from "../frame/nodes.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import type { Card, Plate } from "./placed.js";
 import { planSizes, type PlanSizes } from "./sizes.js";
@@ -71,11 +74,9 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
   const sizes = options.sizes ?? planSizes;
   const { gap, pad, head, tooth, step, mostSteps, caption, gutter } = sizes;
   const { view } = options;
-  const isOverlay = (node: Node): boolean => {
-    if (!view) return (node.opens ?? "push") !== "push";
-    if (!node.opens && !node.opensIn && !node.opensOn) return false;
-    return opensOf(frame, node, view) !== "push";
-  };
+  const at = view && classOf(frame, view);
+  const isOverlay = (id: Id): boolean =>
+    (at ? opensOf(frame, id, at) : heldBy(nodeAt(frame, id), "opens")) !== "push";
   const pictured = options.pictured ?? (() => true);
   const folded = options.folded ?? (() => false);
   const spread = options.spread ?? 0;
@@ -180,7 +181,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
     }
     const all = stepsOf(frame, node);
     const start = startOf(node);
-    const lies = (child: Stepped): boolean => child.id !== start && isOverlay(frame.nodes[child.id]!);
+    const lies = (child: Stepped): boolean => child.id !== start && isOverlay(child.id);
     const lifted = all.some(lies) ? all.filter(lies) : nothing;
     const stepped = lifted.length ? all.filter((child) => !lies(child)) : all;
     const firstContainer = stepped.findIndex((child) => frame.nodes[child.id]!.kind !== "screen");

@@ -1,4 +1,5 @@
-import type { Id, NodeKind } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
+import type { NodeKind } from "../frame/properties.js";
 
 /** A rectangle of the plan, px. */
 export interface Placed {

@@ -1,6 +1,7 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
 import { eachLead } from "../frame/references.js";
-import type { Frame, Id, Node, StackNode } from "../frame/types.js";
+import type { Frame, Node, StackNode } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 
 /** How a stack's children hang together: each under the one that leads to it by the fewest taps from the start. */
 export interface Stepped {

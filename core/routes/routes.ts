@@ -1,9 +1,11 @@
-import type { Frame, Id } from "../frame/types.js";
+import type { FixedFrame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { topOf } from "../navigate/focus.js";
 import { choicesAt } from "../explore/route.js";
-import { snapshotOf } from "../observe/snapshot.js";
+import { type LadderPath, ladderOf, pathOf } from "../observe/ladder.js";
+import { lensOf } from "../frame/look.js";
 import type { State } from "../navigate/state.js";
 import { openedAt } from "../explore/standpoint.js";
 import { step, type Step } from "../navigate/step.js";
@@ -25,8 +27,8 @@ export interface Route {
   /** The state it starts in: as a person first comes to the screen. */
   start: State;
   steps: RouteStep[];
-  /** What Back does at its end: ids of screens, then how it ends. */
-  ladder: string[];
+  /** What Back does at its end. */
+  ladder: LadderPath;
 }
 
 /** So many states are looked at before the search is given up. */
@@ -34,7 +36,7 @@ const mostLooked = 3000;
 /** A screen is gone through by so many ways, so that routes differ. */
 const mostVisits = 3;
 
-const startOn = (frame: Frame, view: View, id: Id): State => {
+const startOn = (frame: FixedFrame, view: View, id: Id): State => {
   const known = canExplore(frame) ? exploredOf(frame, view).get(id) : undefined;
   return known?.state ?? openedAt(frame, view, id);
 };
@@ -49,8 +51,8 @@ interface Reached {
  * differ in their screens are told apart, not those that differ in how one is tapped. At most `most`, and none with more
  * than two steps beyond the shortest.
  */
-export const routesBetween = (frame: Frame, view: View, from: Id, to: Id, most = 3): Route[] => {
-  const lens = { frame, view };
+export const routesBetween = (frame: FixedFrame, view: View, from: Id, to: Id, most = 3): Route[] => {
+  const lens = lensOf(frame, view);
   const start = startOn(frame, view, from);
   if (topOf(lens, start.root).node !== from || from === to) return [];
   const queue: Reached[] = [{ state: start, steps: [] }];
@@ -64,16 +66,20 @@ export const routesBetween = (frame: Frame, view: View, from: Id, to: Id, most =
     const passed = new Set([from, ...at.steps.map((each) => each.to)]);
     for (const events of choicesAt(frame, view, at.state)) {
       looked += 1;
-      let now: Step = { state: at.state, moves: [], notes: [] };
-      const moves = events.flatMap((event) => (now = step(frame, view, now.state, event)).moves);
-      const top = topOf(lens, now.state.root).node;
-      if (now.state === at.state || now.state.outside || passed.has(top)) continue;
+      let after = at.state;
+      const moves = events.flatMap((event) => {
+        const next = step(frame, view, after, event);
+        after = next.state;
+        return next.moves;
+      });
+      const top = topOf(lens, after.root).node;
+      if (after === at.state || after.outside || passed.has(top)) continue;
       const made = {
         events,
         from: topOf(lens, at.state.root).node,
         before: at.state,
         to: top,
-        after: now.state,
+        after,
         moves,
       };
       const steps = [...at.steps, made];
@@ -81,13 +87,13 @@ export const routesBetween = (frame: Frame, view: View, from: Id, to: Id, most =
         const key = steps.map((each) => each.to).join(" ");
         if (told.has(key) || routes.length >= most) continue;
         told.add(key);
-        routes.push({ start, steps, ladder: snapshotOf(frame, view, now).back });
+        routes.push({ start, steps, ladder: pathOf(ladderOf(frame, view, after)) });
         continue;
       }
       const count = visits.get(top) ?? 0;
       if (count >= mostVisits) continue;
       visits.set(top, count + 1);
-      queue.push({ state: now.state, steps });
+      queue.push({ state: after, steps });
     }
   }
   return routes;

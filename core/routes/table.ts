@@ -1,24 +1,26 @@
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { type TakenWay, takeWay, type Way, waysOut } from "../explore/ways.js";
 import { barBecomes } from "../says/bar-says.js";
-import { overlayWord } from "../says/words.js";
+import { opensWords } from "../says/words.js";
+import { type LadderPath, pathOf } from "../observe/ladder.js";
 
 /** One way of a frame, with how it goes and what it covers, in words. */
 export interface WayRow {
   way: Way;
   how: string;
   covers: string;
-  /** What Back does after it: ids of screens, then how it ends; empty when it cannot be taken. */
-  back: readonly string[];
+  /** What Back does after it; null when it cannot be taken. */
+  back: LadderPath | null;
 }
 
-const howSays = (frame: Frame, way: Way, { snapshot }: TakenWay): string => {
-  const { overlay, notes, moves } = snapshot;
+const howSays = (frame: Frame, way: Way, { seen }: TakenWay): string => {
+  const { overlay, notes, moves } = seen;
   const node = frame.nodes[way.from];
   const tab = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";
-  if (overlay && moves.some((move) => move.kind === "open")) return `${tab}${overlayWord[overlay.opens]}`;
+  if (overlay && moves.some((move) => move.kind === "open")) return `${tab}${opensWords(overlay.opens)}`;
   const last = moves.at(-1)?.kind;
   const action = node?.kind === "screen" ? node.actions?.find(({ id }) => id === way.action)?.do : undefined;
   if (action?.kind === "open" && action.how)
@@ -30,7 +32,7 @@ const howSays = (frame: Frame, way: Way, { snapshot }: TakenWay): string => {
 };
 
 const coversSays = (frame: Frame, view: View, taken: TakenWay): string => {
-  const { overlay, bars, shown } = taken.snapshot;
+  const { overlay, bars, shown } = taken.seen;
   if (overlay) return bars.some((bar) => !bar.inert) ? "what lies beneath it" : "everything";
   if (shown.length > 1) return "nothing: beside its list";
   const bar = barBecomes(frame, view, taken);
@@ -51,10 +53,10 @@ const coversSays = (frame: Frame, view: View, taken: TakenWay): string => {
 };
 
 const rowOf = (frame: Frame, view: View, way: Way): WayRow => {
-  if (!isAttached(frame, way.to)) return { way, how: "leads nowhere: loose", covers: "", back: [] };
+  if (!isAttached(frame, way.to)) return { way, how: "leads nowhere: loose", covers: "", back: null };
   const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
-  if (!taken) return { way, how: "cannot be taken here", covers: "", back: [] };
-  return { way, how: howSays(frame, way, taken), covers: coversSays(frame, view, taken), back: taken.snapshot.back };
+  if (!taken) return { way, how: "cannot be taken here", covers: "", back: null };
+  return { way, how: howSays(frame, way, taken), covers: coversSays(frame, view, taken), back: taken.seen.outside ? null : pathOf(taken.seen.ladder) };
 };
 
 /** All ways out of these nodes, else of the whole frame, in the order of its nodes; each is taken to see what it does. */

@@ -1,7 +1,8 @@
 import { childrenOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { parentsOf } from "../frame/frame-index.js";
-import type { Action, Frame, Id, Node } from "../frame/types.js";
+import type { Action, Id } from "../frame/parts.js";
+import type { Frame, Node } from "../frame/types.js";
 import { plainName } from "../frame/names.js";
 import { isSetHere, settings, valueSays } from "../settings/settings.js";
 import { list } from "./words.js";

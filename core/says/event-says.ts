@@ -1,5 +1,6 @@
-import type { Frame, Id } from "../frame/types.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { plainName } from "../frame/names.js";
 
 /** What a person does, in a few words; `on` is the screen it is done on. */

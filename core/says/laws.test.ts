@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { arrange } from "../arrange/arrange.js";
-import type { Frame, HubNode, Id, Opens } from "../frame/types.js";
+import type { Frame, HubNode } from "../frame/types.js";
+import type { Id, Opens } from "../frame/parts.js";
 import { type View, viewOf } from "../frame/view.js";
 import { explain } from "../observe/explain.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import type { State } from "../navigate/state.js";
 import { launch, step, viewAfter } from "../navigate/step.js";
 import { takeWay, waysOut } from "../explore/ways.js";

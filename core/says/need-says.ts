@@ -1,6 +1,7 @@
 import { factsOf, factValues } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { factWords, valuesOf } from "../frame/needs.js";
 import { nameOf, plainName } from "../frame/names.js";

@@ -1,4 +1,5 @@
-import type { Frame, HubNode, Need, Node, ScreenNode } from "../frame/types.js";
+import type { Frame, HubNode, Node, ScreenNode } from "../frame/types.js";
+import type { Need } from "../frame/parts.js";
 import { viewOf } from "../frame/view.js";
 import { explain } from "../observe/explain.js";
 import { launch, step } from "../navigate/step.js";
@@ -10,7 +11,7 @@ import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import { consequencesOf } from "../explore/consequences.js";
 import { consequenceSays } from "./consequence-says.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { wayRows } from "../routes/table.js";
 import { eventSays } from "./event-says.js";
 import { faultSays } from "./fault-says.js";

@@ -3,7 +3,7 @@ import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { takeWay, type Way } from "../explore/ways.js";
 import { barBecomes, type BarBecomes } from "./bar-says.js";
-import { overlayWord } from "./words.js";
+import { opensWords } from "./words.js";
 
 const barSays = (bar: BarBecomes): string => {
   switch (bar.is) {
@@ -25,9 +25,9 @@ export const waySays = (frame: Frame, view: View, way: Way): string => {
   if (!isAttached(frame, way.to)) return "loose: leads nowhere";
   const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
   if (!taken) return "cannot be taken in this view";
-  const { notes, overlay, top, shown } = taken.snapshot;
+  const { notes, overlay, top, shown } = taken.seen;
   const changed = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";
-  if (overlay) return `${changed}${overlayWord[overlay.opens]}`;
+  if (overlay) return `${changed}${opensWords(overlay.opens)}`;
   if (shown.length > 1 && top !== null) return `${changed}beside its list`;
   return `${changed}${barSays(barBecomes(frame, view, taken))}`;
 };

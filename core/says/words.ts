@@ -1,26 +1,24 @@
 import { targetsOf } from "../frame/defaults.js";
-import type { Action, Frame, Only } from "../frame/types.js";
+import type { Action, Only, Opens } from "../frame/parts.js";
+import type { Frame } from "../frame/types.js";
 import { plainName } from "../frame/names.js";
-import { isBarInSight } from "../observe/surface.js";
-import type { Snapshot } from "../observe/snapshot.js";
+import { isBarInSight } from "../navigate/sight.js";
+import type { Seen } from "../observe/seen.js";
+import { opensChoices } from "../frame/properties.js";
 
 /** “a, b and c”. */
 export const list = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
 
-export const overlayWord = {
-  sheet: "a sheet",
-  dialog: "a dialog",
-  side: "a side panel",
-  fullscreen: "a full screen",
-} as const;
+/** How something opens, with its article: “a side panel”. */
+export const opensWords = (opens: Opens): string => opensChoices[opens].named ?? opens;
 
 /** What becomes of a bar that is not seen any more: inside its hub it is hidden, beside it covered. */
-export const losesBar = ({ tabs }: Pick<Snapshot, "tabs">): "hides" | "covers" =>
+export const losesBar = ({ tabs }: Pick<Seen, "tabs">): "hides" | "covers" =>
   Object.keys(tabs).length > 0 ? "hides" : "covers";
 
 /** The bar that a person sees and can use, or that lies beneath what is over it. */
-export const barWords = ({ bars }: Pick<Snapshot, "bars">): string | null => {
+export const barWords = ({ bars }: Pick<Seen, "bars">): string | null => {
   const usable = bars.findLast((bar) => !bar.inert && isBarInSight(bar));
   if (usable) return `the ${usable.face} stays`;
   const dimmed = bars.findLast((bar) => bar.inert && bar.face !== "drawer");
@@ -45,7 +43,7 @@ export const onlySays = (frame: Frame, only: Only | undefined): string => {
 export const actionSays = (frame: Frame, { do: act }: Pick<Action, "do">): string => {
   switch (act.kind) {
     case "open": {
-      const as = act.as && act.as !== "push" ? ` as ${overlayWord[act.as]}` : "";
+      const as = act.as && act.as !== "push" ? ` as ${opensWords(act.as)}` : "";
       return `opens ${plainName(frame, act.to)}${as}`;
     }
     case "back":

@@ -1,7 +1,10 @@
 import type { Part } from "../edit/part.js";
+import { heldBy } from "../frame/held.js";
+import { propertyKeys, propertyOf } from "../frame/properties.js";
 import { childrenOf, startOf } from "../frame/defaults.js";
 import { parentsOf, placesOf } from "../frame/frame-index.js";
-import type { Frame, Id } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
+import type { Id } from "../frame/parts.js";
 
 const isStart = (frame: Frame, { id, parent }: Part): boolean => {
   const holder = parent === null ? undefined : frame.nodes[parent];
@@ -12,7 +15,8 @@ const isStart = (frame: Frame, { id, parent }: Part): boolean => {
 const likeness = (frame: Frame, part: Part): string => {
   const node = frame.nodes[part.id]!;
   const holder = part.parent === null ? null : frame.nodes[part.parent]!.kind;
-  return JSON.stringify([node.kind, holder, node.opens ?? "push", holder === "stack" && isStart(frame, part)]);
+  const said = propertyKeys.flatMap((key) => (propertyOf(key).parts ? [heldBy(node, key)] : []));
+  return JSON.stringify([node.kind, holder, ...said, holder === "stack" && isStart(frame, part)]);
 };
 
 const everyPart = (frame: Frame): Part[] =>

@@ -1,6 +1,7 @@
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
-import type { Action, Frame } from "../frame/types.js";
+import type { Action } from "../frame/parts.js";
+import type { Frame } from "../frame/types.js";
 import { frameOfLines } from "../outline/build.js";
 import { readOutline } from "../outline/read.js";
 

@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { childrenOf } from "../frame/defaults.js";
-import type { Action, Do, Frame, Id, Need, Node, ScreenNode } from "../frame/types.js";
+import type { Action, Do, Id, Need } from "../frame/parts.js";
+import type { Frame, Node, ScreenNode } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
 import type { View } from "../frame/view.js";
 import { plainFrame } from "../frame/write.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { choicesAt } from "../explore/route.js";
 import type { State } from "../navigate/state.js";
 

@@ -1,7 +1,8 @@
-import type { Frame, HubNode, Id, ListBody, Node, ScreenNode, StackNode } from "../frame/types.js";
+import type { Frame, HubNode, Node, ScreenNode, StackNode } from "../frame/types.js";
+import type { Id, ListBody } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { viewOf } from "../frame/view.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
 import { launch, type Step, step, viewAfter } from "../navigate/step.js";
 

@@ -1,6 +1,6 @@
 import type { Frame } from "../frame/types.js";
 import { type View, viewOf } from "../frame/view.js";
-import type { NavigationEvent } from "../navigate/events.js";
+import type { NavigationEvent } from "../navigate/event.js";
 import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
 import { launch, step, viewAfter } from "../navigate/step.js";
 

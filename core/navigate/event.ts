@@ -1,4 +1,4 @@
-import type { FactValue, How, Id } from "../frame/types.js";
+import type { FactValue, How, Id, Opens } from "../frame/parts.js";
 import type { Insets } from "../frame/view.js";
 
 /** Everything that can happen to an app, one form each. */
@@ -20,45 +20,29 @@ export type NavigationEvent =
   | { do: "return" }
   | { do: "kill" };
 
+/** The kinds of events. */
 export type EventKind = NavigationEvent["do"];
+/** One kind of event with what it tells. */
+export type EventOf<K extends EventKind> = Extract<NavigationEvent, { do: K }>;
 
-export const noteCodes = [
-  "closed",
-  "already-there",
-  "switched",
-  "unattached",
-  "ignored",
-  "wanting",
-  "draft-lost",
-  "after-loop",
-  "redirected",
-  "refused",
-  "swept",
-  "resumed",
-  "needs-loop",
-  "stuck",
-  "lost",
-  "base-skipped",
-] as const;
-export type NoteCode = (typeof noteCodes)[number];
-
-/** Why the engine did what it did, for a developer to read. */
-export interface Note {
-  code: NoteCode;
-  /** The node it is about. */
-  node: Id | null;
-  text: string;
-}
-
+/** What a move does with the two children of its container. */
 export type MoveKind = "push" | "pop" | "open" | "close" | "replace" | "switch";
+
+/** One of the two children of a container that a move is between. */
+export interface MoveSide {
+  node: Id;
+  /** The key of its entry: a screen with other params is another one. */
+  key: number;
+  /** How it shows, or showed, in the container. */
+  opens: Opens;
+}
 
 /** What changed on screen, at the outermost container where it did. */
 export interface Move {
   kind: MoveKind;
   /** The container. */
   in: Id;
-  /** Ids of its children. */
-  leaving: Id | null;
-  entering: Id | null;
+  leaving: MoveSide | null;
+  entering: MoveSide | null;
   toward: "forward" | "back";
 }

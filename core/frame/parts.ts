@@ -1,0 +1,236 @@
+/** The name of a node, fact, target, band, motion, journey or link case: `[a-z][A-Za-z0-9]{0,39}`. */
+export type Id = string;
+
+export type FactValue = string | boolean;
+/** The facts of an app at one moment, by id. */
+export type Facts = Readonly<Record<Id, FactValue>>;
+/** Values by the names of a screen's params. */
+export type Params = Readonly<Record<string, string>>;
+export const noParams: Params = {};
+/** A CSS hex colour. */
+export type Hex = string;
+
+/** How a node appears when its stack shows it; all but `push` are overlays. */
+export type Opens = "push" | "sheet" | "fullscreen" | "dialog" | "side";
+/** How a hub shows its tabs. */
+export type Face = "bar" | "top" | "rail" | "panel" | "drawer";
+/** What a tab keeps when it is left: everything, its entries, or nothing. */
+export type Keep = "live" | "place" | "fresh";
+/** What choosing the tab already chosen does. */
+export type Again = "root" | "top" | "none";
+/** Where Back goes from a tab's first screen. */
+export type HubBack = "start" | "visited" | "leave";
+/** How an opened screen treats what is there: laid on it, in place of the screen that asked, or clearing the way. */
+export type How = "add" | "replace" | "clear";
+export type MotionKind = "push" | "sheet" | "fullscreen" | "dialog" | "side" | "switch" | "replace";
+
+/** A kind of device, by how Back works there. */
+export interface Target {
+  id: Id;
+  label: string;
+  /** The device has a system Back of its own. Default true. */
+  systemBack?: boolean;
+  /** A swipe from the edge goes up. Default false. */
+  edgeSwipe?: boolean;
+}
+
+/** A range of widths, from `from` (CSS px) up to the next band. */
+export interface Band {
+  id: Id;
+  from: number;
+}
+
+/** Something true of the person or the app, such as being signed in. */
+export interface Fact {
+  id: Id;
+  label: string;
+  /** Its possible values. Default `[false, true]`. */
+  values?: string[];
+  /** Its value when the app is launched. Default the first value. */
+  launch?: FactValue;
+  /** It outlives the end of the app's process. Default true. */
+  lasting?: boolean;
+}
+
+export interface Need {
+  fact: Id;
+  is: FactValue | FactValue[];
+  otherwise?: Id;
+  resume?: boolean;
+}
+
+export interface Only {
+  targets?: Id[];
+  bands?: Id[];
+  facts?: Record<Id, FactValue>;
+}
+
+export type Template = Record<string, string>;
+
+export interface DoOpen {
+  kind: "open";
+  to: Id;
+  params?: Template;
+  with?: Template;
+  how?: How;
+  as?: Opens;
+}
+export interface DoBack {
+  kind: "back";
+}
+export interface DoClose {
+  kind: "close";
+  give?: Template;
+}
+export interface DoRoot {
+  kind: "root";
+}
+export interface DoSet {
+  kind: "set";
+  fact: Id;
+  is: FactValue;
+  then?: Do;
+}
+export interface DoMenu {
+  kind: "menu";
+}
+/** What an action, or a screen after a while, does. */
+export type Do = DoOpen | DoBack | DoClose | DoRoot | DoSet | DoMenu;
+
+export interface Action {
+  id: Id;
+  label: string;
+  /** Where it stands: in the body, at the header's start or end, or in the footer. */
+  place: "body" | "start" | "end" | "footer";
+  icon?: string;
+  only?: Only;
+  do: Do;
+}
+
+export interface BlankBody {
+  kind: "blank";
+}
+export interface TextBody {
+  kind: "text";
+  text: string;
+}
+export interface ListBody {
+  kind: "list" | "grid";
+  /** How many rows. */
+  rows: number;
+  /** The label of a row; `{n}` is its number, from 1. */
+  row: string;
+  opens?: Id;
+  /** The param that gets the row's number. */
+  param?: string;
+}
+export interface Field {
+  id: Id;
+  label: string;
+  input: "text" | "note" | "switch";
+}
+export interface FormBody {
+  kind: "form";
+  fields: Field[];
+}
+export interface ThreadBody {
+  kind: "thread";
+  rows: number;
+}
+export interface MediaBody {
+  kind: "media";
+}
+export type Body = BlankBody | TextBody | ListBody | FormBody | ThreadBody | MediaBody;
+
+/** How a node shows as a tab of its hub. */
+export interface Tab {
+  label?: string;
+  icon?: string;
+  activeIcon?: string;
+  iconOn?: Record<Id, string>;
+  badge?: number | "dot";
+  hidden?: boolean;
+  only?: Only;
+}
+
+export type Ease =
+  | "linear"
+  | { bezier: [number, number, number, number] }
+  | { spring: { mass: number; stiffness: number; damping: number; velocity?: number } }
+  | { steps: number };
+
+export interface Track {
+  property: "x" | "y" | "scale" | "opacity" | "turn";
+  from: number;
+  to: number;
+  delay?: number;
+  ms?: number;
+  ease: Ease;
+}
+
+export interface MotionShape {
+  incoming: Track[];
+  outgoing: Track[];
+  above: "incoming" | "outgoing";
+}
+
+export interface Motion {
+  name: string;
+  forward: MotionShape;
+  back: "mirror" | MotionShape;
+  scrim?: number;
+}
+
+export const colourNames = ["page", "surface", "ink", "accent", "mark", "bar", "barInk", "barActive", "badge"] as const;
+export type ColourName = (typeof colourNames)[number];
+export type Colours = Partial<Record<ColourName, Hex>>;
+
+export const sizeNames = ["header", "bar", "top", "rail", "panel", "drawer", "sheet", "dialog", "side"] as const;
+export type SizeName = (typeof sizeNames)[number];
+
+/**
+ * How the chosen tab is marked: `tooth` (default), the face's edge opens at it and its cell joins the page; `line` along its
+ * cell; `fill`, the whole cell tinted; `none`.
+ */
+export const marks = ["tooth", "line", "fill", "none"] as const;
+export type Mark = (typeof marks)[number];
+
+export interface Theme {
+  light?: Colours;
+  dark?: Colours;
+  mark?: Mark;
+  font?: string;
+  /** Corner radius, px. */
+  corner?: number;
+  /** Sizes in CSS px that replace the defaults of the arrangement. */
+  sizes?: Partial<Record<SizeName, number>>;
+}
+
+export interface Address {
+  scheme?: string;
+  hosts?: string[];
+  running?: "open" | "rebuild";
+  lost?: Id;
+}
+
+export interface JourneyStep {
+  event: Record<string, unknown>;
+  see?: Record<string, unknown>;
+}
+
+export interface Journey {
+  id: Id;
+  name: string;
+  view: Record<string, unknown>;
+  url?: string;
+  facts?: Record<Id, FactValue>;
+  steps: JourneyStep[];
+}
+
+export interface LinkCase {
+  id: Id;
+  url: string;
+  start: "cold" | "running";
+  facts?: Record<Id, FactValue>;
+  see: Record<string, unknown>;
+}

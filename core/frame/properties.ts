@@ -1,0 +1,257 @@
+import { type Choices, choice, flag, type Form, label, nodeId, number, path, shaped, table, text, whole } from "./forms.js";
+import type {
+  Action,
+  Again,
+  Body,
+  Do,
+  Face,
+  HubBack,
+  Id,
+  Keep,
+  MotionKind,
+  Need,
+  Opens,
+  Tab,
+} from "./parts.js";
+
+// Every property of every node, each once: which kinds have it, what it can be, what holds while it is not set, whether
+// it differs by view, and its words. The types of the nodes, the order of keys in a file, the schema, the settings of
+// several nodes, the bench's fields, what makes two nodes alike and what a difference says are made from this table.
+
+/** The kinds of nodes. */
+export const nodeKinds = ["screen", "stack", "hub", "pair"] as const;
+export type NodeKind = (typeof nodeKinds)[number];
+
+/** How a property shows where several nodes are set at once, and where differences are told. */
+export interface SettingWords {
+  label: string;
+  /** Where it stands among the settings; those without a place come last, in the order of the table. */
+  place?: number;
+  /** It is only read there: it can be set on each node alone. */
+  readOnly?: true;
+  /** What stands for a value that is not set and has no fallback. */
+  unset?: string;
+}
+
+/** How a property shows on the bench of one node, in a group that lays its fields out by the table. */
+export interface FieldWords {
+  group: "rules" | "draws";
+  /** What stands beside it; the setting's label where it is absent. */
+  label?: string;
+  /** Its whole name for who hears it. */
+  name?: string;
+  /** What the change is called, by its value; the value itself where it is absent. */
+  done?: (value: string) => string;
+}
+
+/** What is said of a property beside its kinds, its form and what holds without it. */
+interface More {
+  setting?: SettingWords;
+  field?: FieldWords;
+  /** Two nodes that differ in it are not alike. */
+  parts?: true;
+}
+
+/** One row of the table. */
+export interface Property extends More {
+  kinds: readonly NodeKind[];
+  form: Form;
+  /** Whether it may differ by view: `itself`, or as one of the ways in which a file says another property by view. */
+  varies: "never" | "itself" | "for another";
+  /** What holds while it is not set, which a file leaves out; null where nothing does, or what depends on the rest of the frame. */
+  fallback: unknown;
+}
+
+const all = nodeKinds;
+const row =
+  <const V extends Property["varies"]>(varies: V) =>
+  <const K extends NodeKind, T, F extends T | null>(kinds: readonly K[], form: Form<T>, fallback: F, more: More = {}) => ({
+    kinds,
+    form,
+    varies,
+    fallback,
+    ...more,
+  });
+/** A property that is the same in every view. */
+const fixed = row("never");
+/** A property that a look has a field for. */
+const varying = row("itself");
+/** A property that says by view what another one is. */
+const byView = row("for another");
+
+/** How a node appears, in the words it has everywhere. */
+export const opensChoices: Choices<Opens> = {
+  push: { label: "push", short: "Push", hint: "laid on top of its stack", named: "a push" },
+  sheet: { label: "sheet", short: "Sheet", hint: "from the foot, as high as it rests", named: "a sheet" },
+  fullscreen: {
+    label: "full screen",
+    short: "Full",
+    hint: "over everything, closed from inside",
+    named: "a full screen",
+  },
+  dialog: { label: "dialog", short: "Dialog", hint: "in the middle", named: "a dialog" },
+  side: { label: "side panel", short: "Side", hint: "from an edge, as high as the device", named: "a side panel" },
+};
+/** How a hub shows its tabs, in the words it has everywhere. */
+export const faceChoices: Choices<Face> = {
+  bar: { label: "bar", named: "bar" },
+  top: { label: "top", named: "top bar" },
+  rail: { label: "rail", named: "rail" },
+  panel: { label: "panel", named: "panel" },
+  drawer: { label: "drawer", named: "drawer" },
+};
+
+export const properties = {
+  title: varying(all, label(), null),
+  note: fixed(all, text(), null, { setting: { label: "Note", place: 25, unset: "" } }),
+  tab: varying(all, shaped<Tab>(), {}),
+  path: fixed(["screen"], path(), null),
+  also: fixed(["screen"], shaped<string[]>(), []),
+  running: fixed(["screen"], shaped<"open" | "rebuild">(), null),
+  linkIn: fixed(["screen"], nodeId(), null),
+  params: fixed(["screen"], shaped<Record<string, "text" | "whole">>(), {}),
+  wants: fixed(["screen"], shaped<string[]>(), []),
+  children: fixed(["stack", "hub"], shaped<Id[]>(), null),
+  list: fixed(["pair"], nodeId(), null),
+  detail: fixed(["pair"], nodeId(), null),
+  start: fixed(["stack", "hub"], nodeId(), null, { setting: { label: "Starts at", place: 22, readOnly: true } }),
+  base: fixed(["stack"], shaped<Id | null>(), null, { setting: { label: "Links are laid on", place: 23, readOnly: true } }),
+  splitFrom: byView(["pair"], nodeId(), null, { setting: { label: "Side by side from", place: 15 } }),
+  ratio: varying(["pair"], number(0.1, 0.9), 0.38, {
+    setting: { label: "Share of the list", place: 16, readOnly: true },
+  }),
+  empty: fixed(["pair"], text(), "", { setting: { label: "While no row is open", place: 17 } }),
+  faces: byView(["hub"], table(choice(faceChoices)), null, { setting: { label: "Faces", place: 14, readOnly: true } }),
+  facesOn: byView(["hub"], table(table(choice(faceChoices))), {}, {
+    setting: { label: "Faces, by target", place: 20, readOnly: true, unset: "" },
+  }),
+  shortFace: byView(["hub"], choice(faceChoices), null, {
+    setting: { label: "Face when low", place: 21, readOnly: true, unset: "" },
+  }),
+  keep: fixed(
+    ["hub"],
+    choice<Keep>({
+      live: { label: "everything", causes: "entries, scroll and drafts stay" },
+      place: { label: "their place", short: "the place", causes: "entries stay; scroll and drafts are emptied" },
+      fresh: { label: "nothing", causes: "it starts anew" },
+    }),
+    "live", { setting: { label: "Tabs keep", place: 7 } },
+  ),
+  again: varying(
+    ["hub"],
+    choice<Again>({
+      root: { label: "first screen", causes: "back to its first screen; there already: scrolls to the top" },
+      top: { label: "scroll to top", short: "scroll up", causes: "scrolls to the top" },
+      none: { label: "nothing", causes: "does nothing" },
+    }),
+    "root", { setting: { label: "Chosen again", place: 8 } },
+  ),
+  back: varying(
+    ["hub"],
+    choice<HubBack>({
+      start: { label: "to the start tab", short: "start tab", causes: "to the start tab, then out" },
+      visited: { label: "through the tabs", short: "tab before", causes: "through the tabs visited, then out" },
+      leave: { label: "out", short: "out at once", causes: "out of the hub at once" },
+    }),
+    "start", { setting: { label: "Back from a tab", place: 9 } },
+  ),
+  limit: varying(["hub"], whole(2, 100), 5, { setting: { label: "Tabs at most", place: 10 } }),
+  labels: varying(
+    ["hub"],
+    choice<"always" | "active" | "never">({
+      always: { label: "always", short: "all", causes: "every tab is named" },
+      active: { label: "on the chosen", short: "chosen", causes: "the chosen tab alone is named" },
+      never: { label: "never", short: "none", causes: "icons alone; a tab without an icon is named" },
+    }),
+    "always", {
+      setting: { label: "Labels", place: 11 },
+      field: { group: "draws", name: "Labels of the tabs", done: (value) => `labels ${value}` },
+    },
+  ),
+  floating: varying(["hub"], flag(), false, {
+    setting: { label: "Floating bar", place: 12 },
+    field: {
+      group: "draws",
+      label: "Floats",
+      done: (value) => (value === "true" ? "floats over the content" : "takes room"),
+    },
+  }),
+  strip: varying(["hub"], flag(), false, {
+    setting: { label: "Strip of its own", place: 13 },
+    field: {
+      group: "draws",
+      done: (value) => (value === "true" ? "with a strip of its own" : "without a strip"),
+    },
+  }),
+  heading: varying(["hub"], shaped<{ title: string; icon?: string }>(), null, {
+    setting: { label: "Heading", place: 24, readOnly: true, unset: "" },
+  }),
+  needs: fixed(all, shaped<Need[]>(), []),
+  opens: varying(all, choice(opensChoices), "push", { setting: { label: "Opens as", place: 1 }, parts: true }),
+  opensIn: byView(all, table(choice(opensChoices)), {}, {
+    setting: { label: "Opens, by band", place: 18, readOnly: true, unset: "" },
+  }),
+  opensOn: byView(all, table(choice(opensChoices)), {}, {
+    setting: { label: "Opens, by target", place: 19, readOnly: true, unset: "" },
+  }),
+  rest: varying(all, shaped<readonly number[]>(), [0.6], {
+    setting: { label: "Resting heights", place: 4, readOnly: true },
+  }),
+  over: varying(all, choice<"all" | "region">({ all: { label: "everything" }, region: { label: "its region" } }), "all", {
+    setting: { label: "Covers", place: 2 },
+  }),
+  edge: varying(
+    all,
+    choice<"start" | "end">({ start: { label: "start", short: "the start" }, end: { label: "end", short: "the end" } }),
+    "start", { setting: { label: "From the edge", place: 3 } },
+  ),
+  bars: varying(all, choice<"keep" | "hide">({ keep: { label: "stay" }, hide: { label: "hidden" } }), "keep", {
+    setting: { label: "Bars", place: 5 },
+  }),
+  header: varying(all, choice<"on" | "off">({ on: { label: "on" }, off: { label: "off" } }), null, {
+    setting: { label: "Header", place: 6, unset: "as usual" },
+  }),
+  motion: varying(all, shaped<Partial<Record<MotionKind, Id>>>(), {}),
+  body: fixed(["screen"], shaped<Body>(), { kind: "blank" }),
+  actions: fixed(["screen"], shaped<Action[]>(), []),
+  extras: fixed(["hub"], shaped<Action[]>(), []),
+  after: fixed(["screen"], shaped<{ ms: number; do: Do }>(), null),
+};
+
+type Table = typeof properties;
+export type PropertyKey = keyof Table;
+
+/** The rows in the order of the table, which is that of the keys in a file. */
+export const propertyKeys = Object.keys(properties) as PropertyKey[];
+/** A row by its key, seen as any row is. */
+export const propertyOf = (key: PropertyKey): Property => properties[key];
+/** Whether a text is the key of a property. */
+export const isPropertyKey = (key: string): key is PropertyKey => Object.hasOwn(properties, key);
+
+/** The type of a property's value. */
+export type ValueOf<P extends PropertyKey> = Table[P]["form"] extends Form<infer T> ? T : never;
+
+type KeysOn<K extends NodeKind> = {
+  [P in PropertyKey]: K extends Table[P]["kinds"][number] ? P : never;
+}[PropertyKey];
+type Fixed<P extends PropertyKey> = Table[P]["varies"] extends "never" ? P : never;
+
+/** The properties that a node of a kind may have, as it says them itself. */
+export type OwnProperties<K extends NodeKind> = { [P in KeysOn<K>]?: ValueOf<P> };
+/** Those of them that are the same in every view. */
+export type FixedProperties<K extends NodeKind> = { [P in KeysOn<K> as Fixed<P>]?: ValueOf<P> };
+
+/** The properties that a look has a field for. */
+export type VaryingKey = { [P in PropertyKey]: Table[P]["varies"] extends "itself" ? P : never }[PropertyKey];
+/** What a field of a look holds: the property's value, or what holds without one; null where nothing does. */
+export type Seen<P extends VaryingKey> = Table[P]["fallback"] extends null ? ValueOf<P> | null : ValueOf<P>;
+
+/** The values that hold on every node of a kind while a key is not set, by key. */
+export const fallbacksOf: Readonly<Record<NodeKind, Readonly<Record<string, unknown>>>> = (() => {
+  const made = { screen: {}, stack: {}, hub: {}, pair: {} } as Record<NodeKind, Record<string, unknown>>;
+  for (const key of propertyKeys) {
+    const { kinds, fallback } = propertyOf(key);
+    if (fallback !== null) for (const kind of kinds) made[kind][key] = fallback;
+  }
+  return made;
+})();

@@ -1,0 +1,70 @@
+import { targetOfLink } from "../../address/addresses.js";
+import { factAtLaunch, factsOf } from "../../frame/defaults.js";
+import { type Facts, noParams } from "../../frame/parts.js";
+import { mapAll } from "../entries.js";
+import type { EventOf } from "../event.js";
+import { followCold, followRunning } from "../follow.js";
+import { askOf } from "../grant.js";
+import { begun, freshRoot } from "../make.js";
+import { open as openNode } from "../open.js";
+import { emptied, ignore, type Run } from "../run.js";
+import { settle } from "../settle.js";
+import type { Entry, State } from "../state.js";
+
+/** An app that starts, by a link or not. What was never on screen is not told as taken out of it. */
+export const launchState = (run: Run, facts: Facts, url?: string): State => {
+  const linked = url === undefined ? null : followCold(run, facts, url);
+  const state = linked ?? begun(run, freshRoot(run), facts);
+  const { notes } = run;
+  run.notes = [];
+  const launched = settle(run, null, state);
+  run.notes = [...notes, ...run.notes.filter(({ code }) => code !== "swept")];
+  return launched;
+};
+
+/** The facts once the app's process has ended. */
+const factsAfterEnd = (run: Run, { facts }: State): Facts => {
+  const kept = { ...facts };
+  for (const fact of factsOf(run.frame)) if (fact.lasting === false) kept[fact.id] = factAtLaunch(fact);
+  return kept;
+};
+
+/** A link that starts the app, which was not running: nothing of it is there any more. */
+const linkCold = (run: Run, state: State, url: string): State => {
+  const target = targetOfLink(run.frame, url);
+  if (target.kind === "ignored" || target.kind === "nowhere") return followRunning(run, state, url);
+  emptied(run, state.root);
+  return launchState(run, factsAfterEnd(run, state), url);
+};
+
+/** A link is followed. */
+export const link = (run: Run, state: State, { url, start }: EventOf<"link">): State =>
+  start === "cold" ? linkCold(run, state, url) : followRunning(run, state, url);
+
+/** Something outside the app opens a node. */
+export const open = (run: Run, state: State, { to, params, how = "add" }: EventOf<"open">): State =>
+  openNode(run, state, { ...askOf(to, params), how });
+
+const withoutCarried = (entry: Entry): Entry => {
+  const plain = entry.carried === noParams ? entry : { ...entry, carried: noParams };
+  return plain.kind === "screen" ? plain : mapAll(plain, withoutCarried);
+};
+
+/** The system ended the app in the background, and it comes back. */
+export const kill = (run: Run, state: State): State => {
+  const facts = factsAfterEnd(run, state);
+  const relaunch = run.frame.relaunch ?? "place";
+  if (relaunch === "nothing") {
+    emptied(run, state.root);
+    return launchState(run, facts);
+  }
+  if (relaunch === "everything") return settle(run, null, { ...state, facts, drawer: null, outside: false }, state);
+  const root = withoutCarried(emptied(run, state.root));
+  if (root.kind !== "stack") throw new Error("the root is no stack");
+  const pending = state.pending && { ...state.pending, with: noParams };
+  return settle(run, null, { ...state, root, facts, pending, drawer: null, outside: false }, state);
+};
+
+/** The person comes back to an app that was left. */
+export const comeBack = (run: Run, state: State): State =>
+  state.outside ? { ...state, outside: false } : ignore(run, state, null, { why: "not-outside" });

@@ -1,0 +1,114 @@
+import { childrenOf, startOf } from "../frame/defaults.js";
+import { mayStart, unmetOf } from "../frame/needs.js";
+import { hubAt } from "../frame/nodes.js";
+import type { Facts, Id } from "../frame/parts.js";
+import { mapEntries, withEntries, withHub } from "./entries.js";
+import { fresh } from "./make.js";
+import { lose, named, note, type Run } from "./run.js";
+import type { ContainerEntry, Entry, HubEntry, StackEntry, State } from "./state.js";
+
+/** A tree of entries in which the standing rule holds, with those facts; what is the same in another need not be looked at. */
+export interface Known {
+  root: StackEntry;
+}
+
+/** What stands in the place of an entry in a tree that is known, if that is a container of the same node. */
+type Was = ContainerEntry | undefined;
+
+/** Compares each entry in a container with what stood in its place. */
+const placesOf = (was: Was): ((inner: Entry, i: number) => Entry | undefined) => {
+  if (!was) return () => undefined;
+  switch (was.kind) {
+    case "stack":
+      return (_, i) => was.entries[i];
+    case "hub":
+      return ({ node }) => was.tabs[node];
+    case "pair":
+      return ({ node }) => (was.list.node === node ? was.list : (was.detail ?? undefined));
+  }
+};
+
+/** Maps what is in a container, but for what is the same as in a tree that is known. */
+const mapNews = (
+  entry: ContainerEntry,
+  was: Was,
+  change: (inner: Entry, was: Was) => Entry | null,
+): ContainerEntry | null => {
+  const placed = placesOf(was);
+  let i = -1;
+  return mapEntries(entry, (inner) => {
+    const old = placed(inner, (i += 1));
+    if (old === inner) return inner;
+    return change(inner, old && old.kind !== "screen" ? old : undefined);
+  });
+};
+
+/** Without the entries whose needs are unmet; containers may be left empty by it. Null when the entry itself goes. */
+const swept = (run: Run, facts: Facts, entry: Entry, was: Was): Entry | null => {
+  const need = unmetOf(run.frame, facts, entry.node);
+  if (need) {
+    note(run, "swept", entry.node, { what: named(entry), need });
+    lose(run, entry);
+    return null;
+  }
+  if (entry.kind === "screen") return entry;
+  const left = mapNews(entry, was, (inner, old) => swept(run, facts, inner, old));
+  // a pair leaves with its list
+  if (!left && entry.kind === "pair" && entry.detail) lose(run, entry.detail);
+  return left;
+};
+
+/** The state without what may not be shown; containers may be left empty by it. */
+export const sweptState = (run: Run, state: State, known: Known | null): State => {
+  const root = swept(run, state.facts, state.root, known?.root);
+  if (root === state.root) return state;
+  return { ...state, root: root?.kind === "stack" ? root : withEntries(state.root, []) };
+};
+
+/** A node's entry as it starts; null if that may not be shown. */
+const startAgain = (run: Run, facts: Facts, id: Id): Entry | null =>
+  mayStart(run.frame, facts, id) ? fresh(run, id) : null;
+
+/**
+ * The entry with everything in it whole again: a nested stack that is empty leaves, a tab and a pair's list take their start
+ * again, a hub that lost its tab goes to its start, else to the first tab allowed. Null when nothing of it may be shown.
+ */
+const whole = (run: Run, facts: Facts, entry: Entry, was: Was): Entry | null => {
+  if (entry.kind === "screen") return entry;
+  const again = (inner: Entry, old: Was): Entry | null => {
+    const left = whole(run, facts, inner, old);
+    const starts = entry.kind === "hub" || (entry.kind === "pair" && inner === entry.list);
+    return left ?? (starts ? startAgain(run, facts, inner.node) : null);
+  };
+  const left = mapNews(entry, was, again);
+  if (!left) {
+    if (entry.kind === "pair" && entry.detail) lose(run, entry.detail);
+    return null;
+  }
+  if (left.kind === "hub") return wholeHub(run, facts, left);
+  return left.kind === "stack" && left.entries.length === 0 ? null : left;
+};
+
+const wholeHub = (run: Run, facts: Facts, hub: HubEntry): HubEntry | null => {
+  let { active, tabs } = hub;
+  if (!tabs[active]) {
+    const node = hubAt(run.frame, hub.node);
+    const isAllowed = (id: Id): boolean => tabs[id] !== undefined || mayStart(run.frame, facts, id);
+    const to = [startOf(node), ...childrenOf(node)].find((id) => id !== undefined && isAllowed(id));
+    if (to === undefined) return null;
+    if (!tabs[to]) tabs = { ...tabs, [to]: fresh(run, to) };
+    active = to;
+  }
+  const visits = hub.visits.filter((id) => id !== active && !unmetOf(run.frame, facts, id));
+  if (active === hub.active && tabs === hub.tabs && visits.length === hub.visits.length) return hub;
+  return withHub(hub, { active, tabs, visits });
+};
+
+/** The state with all its containers whole again; the root is left empty where nothing may be shown. */
+export const wholeState = (run: Run, state: State, known: Known | null): State => {
+  const { facts } = state;
+  const root = whole(run, facts, state.root, known?.root) ?? startAgain(run, facts, state.root.node);
+  if (root === state.root) return state;
+  // the root's entry is the same as long as the app runs
+  return { ...state, root: withEntries(state.root, root?.kind === "stack" ? root.entries : []) };
+};
