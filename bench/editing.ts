@@ -2,7 +2,17 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { Browser, Page } from "puppeteer-core";
-import { applySoundly, createFinder, find, findablesOf, type Frame, pasteLines, plainFrame, readOutline, writeFrame } from "../core/index.js";
+import {
+  applySoundly,
+  createFinder,
+  find,
+  findablesOf,
+  type Frame,
+  pasteLines,
+  plainFrame,
+  readOutline,
+  writeFrame,
+} from "../core/index.js";
 import { openBrowser } from "../scripts/browser.js";
 import type { FrameStore } from "../server/frames/store.js";
 import { largeFrame } from "./frames.js";

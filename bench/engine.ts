@@ -1,6 +1,17 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { applyEdit, arrange, type Edit, type Frame, landed, type NavigationEvent, snapshotOf, type State, step, viewOf } from "../core/index.js";
+import {
+  applyEdit,
+  arrange,
+  type Edit,
+  type Frame,
+  landed,
+  type NavigationEvent,
+  snapshotOf,
+  type State,
+  step,
+  viewOf,
+} from "../core/index.js";
 import { readFrame } from "../shape/read.js";
 import { largeFrame } from "./frames.js";
 import { type Figure, timeOf } from "./measure.js";

@@ -60,7 +60,14 @@ export interface Region {
 }
 
 /** A region's place alone, as it is printed. */
-export const plainRegion = ({ role, node, x, y, width, height }: Region): Pick<Region, "role" | "node" | keyof Box> => ({ role, node, x, y, width, height });
+export const plainRegion = ({
+  role,
+  node,
+  x,
+  y,
+  width,
+  height,
+}: Region): Pick<Region, "role" | "node" | keyof Box> => ({ role, node, x, y, width, height });
 
 interface Box {
   x: number;
@@ -143,7 +150,12 @@ class Arrangement {
   private put(role: Role, node: Id, key: number, layer: number, inert: boolean, box: Box, drawn?: Drawn): void {
     const { x, y, width, height } = box;
     const { overlay } = this;
-    this.regions.push({ role, node, x, y, width, height, key, layer, overlay, inert, ...drawn });
+    const region: Region = { role, node, x, y, width, height, key, layer, overlay, inert };
+    if (drawn?.screen) region.screen = drawn.screen;
+    if (drawn?.header) region.header = drawn.header;
+    if (drawn?.bar) region.bar = drawn.bar;
+    if (drawn?.pane) region.pane = drawn.pane;
+    this.regions.push(region);
   }
 
   /** Whether something cannot be touched, by how it lies to the overlays and to an open drawer. */

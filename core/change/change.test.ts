@@ -1,3 +1,4 @@
+import { lensOf } from "../frame/look.js";
 import fc from "fast-check";
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
@@ -190,7 +191,7 @@ describe("a device on a frame whose structure is thought over", () => {
     let state = refit(before, frame, view, at.state);
     const found: string[] = [];
     for (let i = 0; i < 9 && !state.outside; i += 1) {
-      const top = topOf({ frame, view }, state.root);
+      const top = topOf(lensOf(frame, view), state.root);
       found.unshift(`${top.node} ${top.ui.scroll}`);
       state = step(frame, view, state, { do: "back" }).state;
     }
@@ -213,9 +214,9 @@ describe("a device on a frame whose structure is thought over", () => {
     const on = run(two, { do: "tab", to: "r" }, { do: "scroll", to: 9 });
     const pair = done(two, "pair", parts("app/m"));
     const state = refit(two, pair, on.view, on.at.state);
-    expect(topOf({ frame: pair, view: on.view }, state.root)).toMatchObject({ node: "y", ui: { scroll: 9 } });
+    expect(topOf(lensOf(pair, on.view), state.root)).toMatchObject({ node: "y", ui: { scroll: 9 } });
     const again = refit(pair, two, on.view, state);
-    expect(topOf({ frame: two, view: on.view }, again.root)).toMatchObject({ node: "y", ui: { scroll: 9 } });
+    expect(topOf(lensOf(two, on.view), again.root)).toMatchObject({ node: "y", ui: { scroll: 9 } });
   });
 });
 
@@ -225,13 +226,13 @@ describe("a device on a frame that is wrapped, unwrapped and moved about under i
     let now = plainFrame(frame);
     const { at, view } = run(now, ...events);
     let { state } = at;
-    const tops = [topOf({ frame: now, view }, state.root).node];
+    const tops = [topOf(lensOf(now, view), state.root).node];
     for (const edit of edits) {
       const result = applySoundly(now, edit);
       if (!result.ok) throw new Error(JSON.stringify(result.faults));
       state = refit(now, result.frame, view, state, result.renamed);
       now = result.frame;
-      tops.push(topOf({ frame: now, view }, state.root).node);
+      tops.push(topOf(lensOf(now, view), state.root).node);
     }
     return tops;
   };

@@ -1,4 +1,4 @@
-import { parentsOf } from "../frame/frame-index.js";
+import { isInStack } from "../frame/frame-index.js";
 import type { Edit } from "../edit/edit.js";
 import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
@@ -12,7 +12,7 @@ export const pushOrSheet: ChangeOfMind = {
   plan: (frame, parts) => {
     const ids = [...new Set(parts.map(({ id }) => id))];
     if (ids.length === 0) return cannot("Choose what opens.");
-    const stuck = ids.find((id) => !parentsOf(frame, id).some((parent) => frame.nodes[parent]!.kind === "stack"));
+    const stuck = ids.find((id) => !isInStack(frame, id));
     if (stuck !== undefined)
       return cannot(
         `${plainName(frame, stuck)} stands in no stack, so nothing pushes it: tabs and panes are always there.`,

@@ -1,3 +1,4 @@
+import { lensOf } from "../frame/look.js";
 import { frameOf, hub, list, opening, run, screen, stack, tab, tabbed, tap } from "../testing/frames.js";
 import { refit } from "../navigate/refit.js";
 import { topOf } from "../navigate/focus.js";
@@ -184,7 +185,7 @@ describe("a device on a frame that is edited", () => {
   const { at, view } = run(tabbed(), tab("aTab"), { do: "pick", row: 2 }, tap("deep"), { do: "scroll", to: 50 });
   const before = plainFrame(tabbed());
   const refitted = (edit: Edit) => refit(before, after(before, edit), view, at.state);
-  const top = (frame: Frame, { root }: State) => topOf({ frame, view }, root);
+  const top = (frame: Frame, { root }: State) => topOf(lensOf(frame, view), root);
   const topAfter = (edit: Edit) => top(after(before, edit), refitted(edit));
 
   test("keeps its place when something else changes", () => {

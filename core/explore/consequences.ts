@@ -43,15 +43,10 @@ interface Look {
 const sameWay = (a: Way, b: Way): boolean => a.from === b.from && a.via === b.via && a.action === b.action;
 
 /** Whether Back does the same. */
-export const sameBack = (a: LadderPath | null, b: LadderPath | null): boolean =>
-  a && b ? samePath(a, b) : a === b;
+export const sameBack = (a: LadderPath | null, b: LadderPath | null): boolean => (a && b ? samePath(a, b) : a === b);
 
 const sameLook = (a: Look, b: Look): boolean =>
-  a.bars === b.bars &&
-  a.header === b.header &&
-  a.tab === b.tab &&
-  a.overlay === b.overlay &&
-  sameBack(a.back, b.back);
+  a.bars === b.bars && a.header === b.header && a.tab === b.tab && a.overlay === b.overlay && sameBack(a.back, b.back);
 
 const needsBetween = (before: FixedFrame, after: FixedFrame, id: Id): Consequences["needs"] => {
   const needsIn = (frame: FixedFrame) => (frame.nodes[id] ? needsAbove(frame, id) : []);
@@ -62,7 +57,13 @@ const needsBetween = (before: FixedFrame, after: FixedFrame, id: Id): Consequenc
 };
 
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
-export const consequencesOf = (before: FixedFrame, after: FixedFrame, view: View, id: Id, faults: Fault[] = []): Consequences => {
+export const consequencesOf = (
+  before: FixedFrame,
+  after: FixedFrame,
+  view: View,
+  id: Id,
+  faults: Fault[] = [],
+): Consequences => {
   const lookOf = (frame: FixedFrame, way: Way): Look | null => {
     if (!frame.nodes[way.to] || !isAttached(frame, way.to)) return null;
     const taken = takeWay(frame, view, way);
@@ -72,7 +73,7 @@ export const consequencesOf = (before: FixedFrame, after: FixedFrame, view: View
         header: taken.seen.headers.length > 0,
         tab: taken.seen.bars.findLast((bar) => !bar.inert)?.active ?? null,
         overlay: taken.seen.overlay?.opens ?? null,
-        back: taken.seen.outside ? null : pathOf(taken.seen.ladder),
+        back: taken.seen.ladder && pathOf(taken.seen.ladder),
         isKeptOut: taken.seen.notes.some(({ code }) => code === "redirected" || code === "refused"),
       }
     );

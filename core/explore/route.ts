@@ -47,7 +47,9 @@ export const choicesAt = (frame: FixedFrame, view: View, state: State): Navigati
   return [
     ...(after ? [[{ do: "wait" as const, ms: after.ms }]] : []),
     ...screens.filter(({ inert }) => !inert).flatMap((screen) => onScreen(frame, screen, top)),
-    ...bars.filter((bar) => !bar.inert && (bar.face !== "drawer" || bar === drawer)).flatMap((bar) => onBar(frame, bar)),
+    ...bars
+      .filter((bar) => !bar.inert && (bar.face !== "drawer" || bar === drawer))
+      .flatMap((bar) => onBar(frame, bar)),
     ...(back ? [[back]] : []),
   ];
 };

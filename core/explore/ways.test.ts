@@ -1,3 +1,4 @@
+import { printed } from "../observe/snapshot.js";
 import { applyEdit } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import type { Frame } from "../frame/types.js";
@@ -35,7 +36,7 @@ describe("ways", () => {
     const looks = looksOf(frame, view, "item").map(({ way, taken }) => [
       way.from,
       taken?.real,
-      taken?.snapshot.back.join(),
+      taken && printed(frame, taken.seen).back.join(),
     ]);
     expect(looks).toEqual([
       ["a", true, "a,exit"],
@@ -66,7 +67,7 @@ describe("what a change would do", () => {
     );
     expect(look).toMatchObject({ bars: { before: true, after: false }, loose: false, broken: [] });
     expect(look.changed.map((way) => way.from)).toEqual(["a", "deep", "b"]);
-    expect(look.back).toEqual({ before: ["a", "exit"], after: ["a", "exit"] });
+    expect(look.back).toEqual({ before: { nodes: ["a"], end: "left" }, after: { nodes: ["a"], end: "left" } });
   });
   test("moved to another tab, Back goes elsewhere", () => {
     const look = consequencesOf(
@@ -75,7 +76,7 @@ describe("what a change would do", () => {
       view,
       "item",
     );
-    expect(look.back.after).toEqual(["b", "a", "exit"]);
+    expect(look.back.after).toEqual({ nodes: ["b", "a"], end: "left" });
   });
   test("made loose, its ways in lead nowhere", () => {
     const look = consequencesOf(

@@ -55,7 +55,8 @@ export const secondBand = (frame: FixedFrame): Id | undefined => bandsOf(frame)[
 export const keepOf = (hub: FixedHub): Keep => hub.keep ?? properties.keep.fallback;
 
 /** The child that a stack or a hub starts with; undefined where it has none. */
-export const startOf = (node: { start?: Id; children: readonly Id[] }): Id | undefined => node.start ?? node.children[0];
+export const startOf = (node: { start?: Id; children: readonly Id[] }): Id | undefined =>
+  node.start ?? node.children[0];
 /** What a cold link is laid on in a stack: a child, null for nothing; undefined where the stack is empty. */
 export const baseOf = (node: { base?: Id | null; start?: Id; children: readonly Id[] }): Id | null | undefined =>
   node.base === undefined ? startOf(node) : node.base;

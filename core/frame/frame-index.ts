@@ -95,6 +95,10 @@ export const parentsOf = (frame: FixedFrame, id: Id): readonly Id[] => indexOf(f
 /** Whether the node is the root or stands, through its containers, in the root. */
 export const isAttached = (frame: FixedFrame, id: Id): boolean => id === frame.root || placesOf(frame, id).length > 0;
 
+/** Whether a stack holds the node, so that how it opens counts: a tab and a pane are always there. */
+export const isInStack = (frame: FixedFrame, id: Id): boolean =>
+  parentsOf(frame, id).some((parent) => frame.nodes[parent]?.kind === "stack");
+
 /** The node's id and those of all below it, each once, parents first. Safe on a frame with loops. */
 export const subtreeOf = (frame: FixedFrame, id: Id): Id[] => {
   const seen = new Set<Id>([id]);

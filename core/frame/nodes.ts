@@ -8,7 +8,8 @@ interface Kinded {
 }
 
 /** The node of an id; undefined where there is none, also for names that every JavaScript object answers to. */
-export const nodeIn = <N>({ nodes }: Table<N>, id: Id): N | undefined => (Object.hasOwn(nodes, id) ? nodes[id] : undefined);
+export const nodeIn = <N>({ nodes }: Table<N>, id: Id): N | undefined =>
+  Object.hasOwn(nodes, id) ? nodes[id] : undefined;
 
 const missing = (id: Id, what: string): never => {
   throw new Error(`${id} is no ${what} of the frame`);

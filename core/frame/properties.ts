@@ -1,18 +1,18 @@
-import { type Choices, choice, flag, type Form, label, nodeId, number, path, shaped, table, text, whole } from "./forms.js";
-import type {
-  Action,
-  Again,
-  Body,
-  Do,
-  Face,
-  HubBack,
-  Id,
-  Keep,
-  MotionKind,
-  Need,
-  Opens,
-  Tab,
-} from "./parts.js";
+import {
+  type Choices,
+  choice,
+  flag,
+  type Form,
+  label,
+  nodeId,
+  number,
+  path,
+  shaped,
+  table,
+  text,
+  whole,
+} from "./forms.js";
+import type { Action, Again, Body, Do, Face, HubBack, Id, Keep, MotionKind, Need, Opens, Tab } from "./parts.js";
 
 // Every property of every node, each once: which kinds have it, what it can be, what holds while it is not set, whether
 // it differs by view, and its words. The types of the nodes, the order of keys in a file, the schema, the settings of
@@ -33,9 +33,14 @@ export interface SettingWords {
   unset?: string;
 }
 
+/** The groups of the bench whose fields are laid out by the table. */
+export type FieldGroup = "draws";
+
 /** How a property shows on the bench of one node, in a group that lays its fields out by the table. */
 export interface FieldWords {
-  group: "rules" | "draws";
+  group: FieldGroup;
+  /** Where it stands in its group; those without a place come last, in the order of the table. */
+  place?: number;
   /** What stands beside it; the setting's label where it is absent. */
   label?: string;
   /** Its whole name for who hears it. */
@@ -65,7 +70,12 @@ export interface Property extends More {
 const all = nodeKinds;
 const row =
   <const V extends Property["varies"]>(varies: V) =>
-  <const K extends NodeKind, T, F extends T | null>(kinds: readonly K[], form: Form<T>, fallback: F, more: More = {}) => ({
+  <const K extends NodeKind, T, F extends T | null>(
+    kinds: readonly K[],
+    form: Form<T>,
+    fallback: F,
+    more: More = {},
+  ) => ({
     kinds,
     form,
     varies,
@@ -115,16 +125,23 @@ export const properties = {
   list: fixed(["pair"], nodeId(), null),
   detail: fixed(["pair"], nodeId(), null),
   start: fixed(["stack", "hub"], nodeId(), null, { setting: { label: "Starts at", place: 22, readOnly: true } }),
-  base: fixed(["stack"], shaped<Id | null>(), null, { setting: { label: "Links are laid on", place: 23, readOnly: true } }),
+  base: fixed(["stack"], shaped<Id | null>(), null, {
+    setting: { label: "Links are laid on", place: 23, readOnly: true },
+  }),
   splitFrom: byView(["pair"], nodeId(), null, { setting: { label: "Side by side from", place: 15 } }),
   ratio: varying(["pair"], number(0.1, 0.9), 0.38, {
     setting: { label: "Share of the list", place: 16, readOnly: true },
   }),
   empty: fixed(["pair"], text(), "", { setting: { label: "While no row is open", place: 17 } }),
   faces: byView(["hub"], table(choice(faceChoices)), null, { setting: { label: "Faces", place: 14, readOnly: true } }),
-  facesOn: byView(["hub"], table(table(choice(faceChoices))), {}, {
-    setting: { label: "Faces, by target", place: 20, readOnly: true, unset: "" },
-  }),
+  facesOn: byView(
+    ["hub"],
+    table(table(choice(faceChoices))),
+    {},
+    {
+      setting: { label: "Faces, by target", place: 20, readOnly: true, unset: "" },
+    },
+  ),
   shortFace: byView(["hub"], choice(faceChoices), null, {
     setting: { label: "Face when low", place: 21, readOnly: true, unset: "" },
   }),
@@ -135,7 +152,8 @@ export const properties = {
       place: { label: "their place", short: "the place", causes: "entries stay; scroll and drafts are emptied" },
       fresh: { label: "nothing", causes: "it starts anew" },
     }),
-    "live", { setting: { label: "Tabs keep", place: 7 } },
+    "live",
+    { setting: { label: "Tabs keep", place: 7 } },
   ),
   again: varying(
     ["hub"],
@@ -144,7 +162,8 @@ export const properties = {
       top: { label: "scroll to top", short: "scroll up", causes: "scrolls to the top" },
       none: { label: "nothing", causes: "does nothing" },
     }),
-    "root", { setting: { label: "Chosen again", place: 8 } },
+    "root",
+    { setting: { label: "Chosen again", place: 8 } },
   ),
   back: varying(
     ["hub"],
@@ -153,7 +172,8 @@ export const properties = {
       visited: { label: "through the tabs", short: "tab before", causes: "through the tabs visited, then out" },
       leave: { label: "out", short: "out at once", causes: "out of the hub at once" },
     }),
-    "start", { setting: { label: "Back from a tab", place: 9 } },
+    "start",
+    { setting: { label: "Back from a tab", place: 9 } },
   ),
   limit: varying(["hub"], whole(2, 100), 5, { setting: { label: "Tabs at most", place: 10 } }),
   labels: varying(
@@ -163,15 +183,17 @@ export const properties = {
       active: { label: "on the chosen", short: "chosen", causes: "the chosen tab alone is named" },
       never: { label: "never", short: "none", causes: "icons alone; a tab without an icon is named" },
     }),
-    "always", {
+    "always",
+    {
       setting: { label: "Labels", place: 11 },
-      field: { group: "draws", name: "Labels of the tabs", done: (value) => `labels ${value}` },
+      field: { group: "draws", place: 1, name: "Labels of the tabs", done: (value) => `labels ${value}` },
     },
   ),
   floating: varying(["hub"], flag(), false, {
     setting: { label: "Floating bar", place: 12 },
     field: {
       group: "draws",
+      place: 3,
       label: "Floats",
       done: (value) => (value === "true" ? "floats over the content" : "takes room"),
     },
@@ -180,6 +202,7 @@ export const properties = {
     setting: { label: "Strip of its own", place: 13 },
     field: {
       group: "draws",
+      place: 2,
       done: (value) => (value === "true" ? "with a strip of its own" : "without a strip"),
     },
   }),
@@ -188,22 +211,38 @@ export const properties = {
   }),
   needs: fixed(all, shaped<Need[]>(), []),
   opens: varying(all, choice(opensChoices), "push", { setting: { label: "Opens as", place: 1 }, parts: true }),
-  opensIn: byView(all, table(choice(opensChoices)), {}, {
-    setting: { label: "Opens, by band", place: 18, readOnly: true, unset: "" },
-  }),
-  opensOn: byView(all, table(choice(opensChoices)), {}, {
-    setting: { label: "Opens, by target", place: 19, readOnly: true, unset: "" },
-  }),
+  opensIn: byView(
+    all,
+    table(choice(opensChoices)),
+    {},
+    {
+      setting: { label: "Opens, by band", place: 18, readOnly: true, unset: "" },
+    },
+  ),
+  opensOn: byView(
+    all,
+    table(choice(opensChoices)),
+    {},
+    {
+      setting: { label: "Opens, by target", place: 19, readOnly: true, unset: "" },
+    },
+  ),
   rest: varying(all, shaped<readonly number[]>(), [0.6], {
     setting: { label: "Resting heights", place: 4, readOnly: true },
   }),
-  over: varying(all, choice<"all" | "region">({ all: { label: "everything" }, region: { label: "its region" } }), "all", {
-    setting: { label: "Covers", place: 2 },
-  }),
+  over: varying(
+    all,
+    choice<"all" | "region">({ all: { label: "everything" }, region: { label: "its region" } }),
+    "all",
+    {
+      setting: { label: "Covers", place: 2 },
+    },
+  ),
   edge: varying(
     all,
     choice<"start" | "end">({ start: { label: "start", short: "the start" }, end: { label: "end", short: "the end" } }),
-    "start", { setting: { label: "From the edge", place: 3 } },
+    "start",
+    { setting: { label: "From the edge", place: 3 } },
   ),
   bars: varying(all, choice<"keep" | "hide">({ keep: { label: "stay" }, hide: { label: "hidden" } }), "keep", {
     setting: { label: "Bars", place: 5 },
@@ -255,3 +294,22 @@ export const fallbacksOf: Readonly<Record<NodeKind, Readonly<Record<string, unkn
   }
   return made;
 })();
+
+/** The fields that a group of the bench lays out for a kind of nodes, in order. */
+export const fieldsIn = (group: FieldGroup, kind: NodeKind): PropertyKey[] => {
+  const placeOf = (key: PropertyKey): number => propertyOf(key).field?.place ?? Infinity;
+  return propertyKeys
+    .filter((key) => propertyOf(key).field?.group === group && propertyOf(key).kinds.includes(kind))
+    .toSorted((a, b) => placeOf(a) - placeOf(b));
+};
+
+/** The values of a choice as options of a control, in few words where `brief`. Empty for what is no choice. */
+export const optionsOf = (key: PropertyKey, brief = false): { value: string; label: string; says?: string }[] => {
+  const { form } = propertyOf(key);
+  if (form.sort !== "choice") return [];
+  return Object.entries(form.choices).map(([value, { label: word, short, hint }]) => ({
+    value,
+    label: brief ? (short ?? word) : word,
+    ...(hint && { says: hint }),
+  }));
+};

@@ -1,16 +1,4 @@
-import type {
-  Address,
-  Band,
-  Fact,
-  Id,
-  Journey,
-  LinkCase,
-  Motion,
-  MotionKind,
-  Tab,
-  Target,
-  Theme,
-} from "./parts.js";
+import type { Address, Band, Fact, Id, Journey, LinkCase, Motion, MotionKind, Tab, Target, Theme } from "./parts.js";
 import type { FixedProperties, OwnProperties } from "./properties.js";
 
 /** What the person reads and touches. */

@@ -1,5 +1,20 @@
 import type { Target } from "../frame/parts.js";
-import { back, frameOf, hub, opening, pick, run, runIn, screen, stack, tab, tabbed, tap, typing, up } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  opening,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+  up,
+} from "../testing/frames.js";
 
 const swipe: Target = { id: "swipe", label: "Swipe", systemBack: false, edgeSwipe: true };
 const plain: Target = { id: "plain", label: "Plain", systemBack: false };

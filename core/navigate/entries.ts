@@ -109,7 +109,10 @@ const mappedTabs = (hub: HubEntry, change: (entry: Entry) => Entry | null): HubE
  * The one fold over the tree: a container with every entry directly inside it mapped, in order. Null takes an entry out;
  * a pair without its list is none, so that gives null, and its detail is not asked. What did not change is the same.
  */
-export const mapEntries = (container: ContainerEntry, change: (inner: Entry) => Entry | null): ContainerEntry | null => {
+export const mapEntries = (
+  container: ContainerEntry,
+  change: (inner: Entry) => Entry | null,
+): ContainerEntry | null => {
   if (container.kind === "stack") return withEntries(container, mapped(container.entries, change));
   if (container.kind === "hub") return mappedTabs(container, change);
   const list = change(container.list);

@@ -1,3 +1,4 @@
+import { lensOf } from "../frame/look.js";
 import { isDeepStrictEqual } from "node:util";
 import fc from "fast-check";
 import { applySoundly } from "../edit/apply.js";
@@ -17,7 +18,8 @@ import { hasNeeds, unmetOf } from "../frame/needs.js";
 import { ladderOf } from "../observe/ladder.js";
 import { refit } from "./refit.js";
 import { snapshotOf } from "../observe/snapshot.js";
-import { type Entry, entriesInside, isHub, isStack, isPair, type State } from "./state.js";
+import { entriesInside } from "./entries.js";
+import type { Entry, State } from "./state.js";
 import { launch, step, viewAfter } from "./step.js";
 import { surfaceOf } from "../observe/surface.js";
 
@@ -31,7 +33,7 @@ const freeze = <T>(value: T): T => {
 
 /** What is wrong with the shape of a state, if anything. */
 const wrong = (frame: Frame, { root, facts }: State): string | null =>
-  root.inside.entries.length === 0 ? null : wronglyHeld(frame, facts, root, new Set());
+  root.entries.length === 0 ? null : wronglyHeld(frame, facts, root, new Set());
 
 const wronglyHeld = (frame: Frame, facts: State["facts"], entry: Entry, keys: Set<number>): string | null => {
   if (keys.has(entry.key)) return `key ${entry.key} stands twice`;
@@ -40,14 +42,14 @@ const wronglyHeld = (frame: Frame, facts: State["facts"], entry: Entry, keys: Se
   const unmet = unmetOf(frame, facts, entry.node);
   if (unmet) return `${entry.node} needs ${unmet.fact}`;
   if (!node) return `${entry.node} is no node`;
-  if ((entry.inside?.kind ?? "screen") !== node.kind) return `${entry.node} is no ${node.kind}`;
-  if (isStack(entry) && entry.inside.entries.length === 0) return `${entry.node} is empty`;
-  if (isHub(entry)) {
-    const { active, tabs, visits } = entry.inside;
+  if (entry.kind !== node.kind) return `${entry.node} is no ${node.kind}`;
+  if (entry.kind === "stack" && entry.entries.length === 0) return `${entry.node} is empty`;
+  if (entry.kind === "hub") {
+    const { active, tabs, visits } = entry;
     if (!tabs[active]) return `${entry.node} shows no tab`;
     if (visits.includes(active) || new Set(visits).size !== visits.length) return `${entry.node} visits one twice`;
   }
-  if (isPair(entry) && entry.inside.side === "detail" && !entry.inside.detail) return `${entry.node} shows no detail`;
+  if (entry.kind === "pair" && entry.side === "detail" && !entry.detail) return `${entry.node} shows no detail`;
   for (const inner of entriesInside(entry)) {
     if (!childrenOf(node).includes(inner.node)) return `${inner.node} is not in ${entry.node}`;
     const found = wronglyHeld(frame, facts, inner, keys);
@@ -60,7 +62,7 @@ const wronglyHeld = (frame: Frame, facts: State["facts"], entry: Entry, keys: Se
 const wronglySeen = (frame: Frame, view: View, state: State): string | null => {
   if (state.outside) return null;
   const { screens, top, bars, headers, drawer } = surfaceOf(frame, state, view);
-  if (!top) return state.root.inside.entries.length ? "nothing is on top" : null;
+  if (!top) return state.root.entries.length ? "nothing is on top" : null;
   const own = screens.find((screen) => screen.entry === top);
   if (!own) return `the top ${top.node} cannot be seen`;
   if (own.inert !== (drawer !== null)) return `the top ${top.node} is ${own.inert ? "inert" : "not inert"}`;
@@ -125,8 +127,8 @@ describe("laws of the engine, over random frames and random events", () => {
           for (const event of events) state = step(frame, view, state, eventAt(frame, view, state, event)).state;
           if (state.outside) return;
           const ladder = ladderOf(frame, view, state);
-          if (target === "key") expect(ladder.end).toBe("exit");
-          for (const at of ladder.steps) expect(wrong(frame, at)).toBeNull();
+          if (target === "key") expect(ladder.end).toBe("left");
+          for (const rung of ladder.rungs) expect(wrong(frame, rung.state)).toBeNull();
         },
       ),
       { numRuns: 300 },
@@ -148,12 +150,12 @@ describe("laws of the engine, over random frames and random events", () => {
             const result = applySoundly(now, edit);
             if (!result.ok) continue;
             const was = now;
-            const before = topOf({ frame: was, view }, state.root).node;
+            const before = topOf(lensOf(was, view), state.root).node;
             now = result.frame;
             state = refit(was, now, view, state, result.renamed);
             expect(wrong(now, state)).toBeNull();
             if ((edit.kind === "set" && edit.key !== "opens") || edit.kind === "setFrame")
-              expect(topOf({ frame: now, view }, state.root).node).toBe(before);
+              expect(topOf(lensOf(now, view), state.root).node).toBe(before);
           }
         },
       ),

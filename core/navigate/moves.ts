@@ -40,8 +40,7 @@ const openMoves = (lens: Lens, before: StackEntry, after: StackEntry, leaving: E
   const at = is.findIndex((entry) => entry.key === leaving.key);
   const opened = firstOverlay(lens, after);
   const pushed = is[opened - 1];
-  if (pushed && at < opened - 1)
-    moves.push(moveBetween(lens, "push", "forward", [before, leaving], [after, pushed]));
+  if (pushed && at < opened - 1) moves.push(moveBetween(lens, "push", "forward", [before, leaving], [after, pushed]));
   for (let i = Math.max(at + 1, opened); i < is.length; i += 1) {
     const [beneath, over] = [is[i - 1], is[i]];
     if (beneath && over) moves.push(moveBetween(lens, "open", "forward", [after, beneath], [after, over]));

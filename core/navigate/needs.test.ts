@@ -1,6 +1,20 @@
 import type { Frame, Node, ScreenNode } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
-import { back, frameOf, hub, openTo, opening, run, runIn, screen, stack, tab, tap, typing, wait } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  openTo,
+  opening,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tap,
+  typing,
+  wait,
+} from "../testing/frames.js";
 import type { NavigationEvent } from "./event.js";
 import { snapshotOf } from "../observe/snapshot.js";
 import { launch } from "./step.js";

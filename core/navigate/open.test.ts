@@ -1,4 +1,19 @@
-import { back, frameOf, hub, list, openTo, opening, pick, run, screen, stack, tab, tabbed, tap, typing } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  list,
+  openTo,
+  opening,
+  pick,
+  run,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+} from "../testing/frames.js";
 
 describe("opening a screen", () => {
   test("a screen inside a tab is laid on that tab's stack, and its bar stays", () => {

@@ -1,6 +1,22 @@
 import type { Frame, HubNode, ScreenNode } from "../frame/types.js";
 import type { Opens } from "../frame/parts.js";
-import { frameOf, hub, list, openTo, opening, pick, run, runIn, screen, stack, tab, tap, typing, up, back } from "../testing/frames.js";
+import {
+  frameOf,
+  hub,
+  list,
+  openTo,
+  opening,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tap,
+  typing,
+  up,
+  back,
+} from "../testing/frames.js";
 import type { NavigationEvent } from "./event.js";
 
 const dismiss: NavigationEvent = { do: "dismiss" };

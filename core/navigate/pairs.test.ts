@@ -1,5 +1,21 @@
 import type { Frame, PairNode, ScreenNode } from "../frame/types.js";
-import { back, frameOf, hub, list, openTo, opening, pick, run, runIn, screen, stack, tab, tap, typing, up } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  list,
+  openTo,
+  opening,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tap,
+  typing,
+  up,
+} from "../testing/frames.js";
 import type { NavigationEvent } from "./event.js";
 
 /** A tab with a pair: rows in a stack beside a detail that is a stack too; the rail of the hub stays in wide views. */

@@ -3,7 +3,16 @@ import type { Face, Id, Opens } from "../frame/parts.js";
 import { type ShownTabs, tabsOf } from "../frame/tabs.js";
 import { activeTab } from "./entries.js";
 import { firstOverlay, focusPath, isSplit, opensAt, paneOf, shownInside } from "./focus.js";
-import { type Entry, type HubEntry, isStuck, type PairEntry, type Pane, type ScreenEntry, type StackEntry, type State } from "./state.js";
+import {
+  type Entry,
+  type HubEntry,
+  isStuck,
+  type PairEntry,
+  type Pane,
+  type ScreenEntry,
+  type StackEntry,
+  type State,
+} from "./state.js";
 
 // What can be seen of a state, and what of that can be touched: which bars, screens and overlays there are. The strips over
 // them are no matter of the engine; they are drawn onto this by who observes.
@@ -102,14 +111,6 @@ export interface Sight {
   highest: number;
 }
 
-/** What is known of the place of an entry from what is around it. */
-interface Around {
-  /** Inside a sheet, dialog or side. */
-  narrow: boolean;
-  /** Under an overlay over its region. */
-  inert: boolean;
-}
-
 /** Whether the topmost pushed entry in here asks for the bars around it to go. */
 const hidesBars = (lens: Lens, entry: Entry, narrow: boolean): boolean => {
   if (lens.look(entry.node).bars === "hide") return true;
@@ -119,7 +120,11 @@ const hidesBars = (lens: Lens, entry: Entry, narrow: boolean): boolean => {
   return shown !== undefined && hidesBars(lens, shown, narrow);
 };
 
-/** Builds the scene of a state, and gathers on the way what lies over everything. */
+/**
+ * Builds the scene of a state, and gathers on the way what lies over everything. Of the place of an entry two things are
+ * known: whether it is `narrow`, inside a sheet, dialog or side, and `inert`, under an overlay over its region. Scenes are
+ * written out key by key: they are most of what looking at a state costs.
+ */
 class SceneBuilder {
   over: OverlayScene[] = [];
   overlay: Sight["overlay"] = null;
@@ -130,23 +135,29 @@ class SceneBuilder {
     readonly focus: readonly Entry[],
   ) {}
 
-  scene(entry: Entry, around: Around): Scene {
+  scene(entry: Entry, narrow: boolean, inert: boolean): Scene {
     switch (entry.kind) {
       case "screen":
-        return { kind: "screen", entry, inert: around.inert, level: this.over.length };
+        return { kind: "screen", entry, inert, level: this.over.length };
       case "stack":
-        return this.stack(entry, around);
+        return this.stack(entry, narrow, inert);
       case "hub":
-        return this.hub(entry, around);
+        return this.hub(entry, narrow, inert);
       case "pair":
-        return this.pair(entry, around);
+        return this.pair(entry, narrow, inert);
     }
   }
 
-  private stack(entry: StackEntry, around: Around): StackScene {
+  private stack(entry: StackEntry, narrow: boolean, inert: boolean): StackScene {
     const { lens } = this;
     const { entries } = entry;
     const first = firstOverlay(lens, entry);
+    const scene: StackScene = { kind: "stack", entry, base: null, over: [], inert, level: this.over.length };
+    const base = entries[first - 1];
+    if (first === entries.length) {
+      if (base) scene.base = this.scene(base, narrow, inert);
+      return scene;
+    }
     // an overlay over its region that lies on one over all has to lie above that
     const lifted = entries.findIndex((each, i) => i >= first && lens.look(each.node).over === "all");
     const local = lifted < 0 ? entries.length : lifted;
@@ -156,19 +167,12 @@ class SceneBuilder {
         lowest = i;
         break;
       }
-    const scene: StackScene = { kind: "stack", entry, base: null, over: [], ...this.lying(around) };
-    const base = entries[first - 1];
-    if (lowest < first && base)
-      scene.base = this.scene(base, { narrow: around.narrow, inert: around.inert || local > first });
+    if (lowest < first && base) scene.base = this.scene(base, narrow, inert || local > first);
     for (let i = Math.max(first, lowest); i < entries.length; i += 1) {
       const isLocal = i < local;
-      this.lay(scene, i, around.narrow, isLocal, isLocal && (around.inert || i < local - 1));
+      this.lay(scene, i, narrow, isLocal, isLocal && (inert || i < local - 1));
     }
     return scene;
-  }
-
-  private lying({ inert }: Around): Lying {
-    return { inert, level: this.over.length };
   }
 
   /** Lays the overlay at `i` of a stack: over its region, or over all. */
@@ -179,36 +183,36 @@ class SceneBuilder {
     if (!entry || opens === "push") return;
     if (this.focus.includes(entry)) this.overlay = { node: entry.node, opens };
     const { over } = this.lens.look(entry.node);
-    const made: Omit<OverlayScene, "child" | "level"> = { entry, opens, over, stack, inert };
-    // what lies over all has its place before what lies over that in turn
+    // what lies over all takes its place before what lies over that in turn
     const list = isLocal ? scene.over : this.over;
-    const at = list.length;
-    list.length += 1;
-    const level = this.over.length;
-    list[at] = { ...made, level, child: this.scene(entry, { narrow: narrow || isLifted(opens), inert }) };
+    const level = isLocal ? this.over.length : this.over.length + 1;
+    const made: OverlayScene = { entry, opens, over, stack, inert, level, child: scene };
+    list.push(made);
+    made.child = this.scene(entry, narrow || isLifted(opens), inert);
   }
 
-  private hub(entry: HubEntry, around: Around): HubScene {
+  private hub(entry: HubEntry, narrow: boolean, inert: boolean): HubScene {
     const { lens } = this;
     const child = activeTab(entry);
     const { face } = lens.look(entry.node);
-    const isHidden = (face === "bar" || face === "top") && hidesBars(lens, child, around.narrow);
-    const bar = face === null || isHidden ? null : this.bar(entry, face, around);
-    return { kind: "hub", entry, bar, face, ...this.lying(around), child: this.scene(child, around) };
+    const isHidden = (face === "bar" || face === "top") && hidesBars(lens, child, narrow);
+    const level = this.over.length;
+    const bar = face === null || isHidden ? null : this.bar(entry, face, inert);
+    return { kind: "hub", entry, bar, face, inert, level, child: this.scene(child, narrow, inert) };
   }
 
-  private bar({ node, key, active }: HubEntry, face: Face, around: Around): HubScene["bar"] {
+  private bar({ node, key, active }: HubEntry, face: Face, inert: boolean): HubScene["bar"] {
     const { tabs, more } = tabsOf(this.lens, node, face, this.facts);
-    return { hub: node, key, face, active, tabs, more, open: false, ...this.lying(around) };
+    return { hub: node, key, face, active, tabs, more, inert, open: false, level: this.over.length };
   }
 
-  private pair(entry: PairEntry, around: Around): PairScene {
+  private pair(entry: PairEntry, narrow: boolean, inert: boolean): PairScene {
     const { lens } = this;
     const { list, detail } = entry;
-    const split = isSplit(lens, entry, around.narrow);
-    const shown = paneOf(lens, entry, around.narrow);
-    const scene: PairScene = { kind: "pair", entry, split, panes: [], ...this.lying(around) };
-    const pane = (name: Pane, child: Entry): PaneScene => ({ pane: name, child: this.scene(child, around) });
+    const split = isSplit(lens, entry, narrow);
+    const shown = paneOf(lens, entry, narrow);
+    const scene: PairScene = { kind: "pair", entry, split, panes: [], inert, level: this.over.length };
+    const pane = (name: Pane, child: Entry): PaneScene => ({ pane: name, child: this.scene(child, narrow, inert) });
     // of both panes the overlays of the list come first; those of the one that is followed have to lie above them
     if (detail && (split || shown === "detail")) {
       const second = split && shown === "list" ? pane("detail", detail) : null;
@@ -255,7 +259,7 @@ export const sightOf = (lens: Lens, state: State): Sight => {
   const top = focus[focus.length - 1];
   if (isStuck(state) || top?.kind !== "screen") return { ...nothing, focus };
   const builder = new SceneBuilder(lens, state.facts, focus);
-  const root = builder.scene(state.root, { narrow: false, inert: false });
+  const root = builder.scene(state.root, false, false);
   const full = builder.over.findLastIndex((overlay) => overlay.opens === "fullscreen" && overlay.over === "all");
   const base = full < 0 ? root : null;
   const over = full < 0 ? builder.over : builder.over.slice(full);

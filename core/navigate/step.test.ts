@@ -1,5 +1,21 @@
 import type { Frame } from "../frame/types.js";
-import { back, frameOf, list, openTo, opening, pick, run, runIn, screen, stack, tab, tabbed, tap, typing, wait } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  list,
+  openTo,
+  opening,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+  wait,
+} from "../testing/frames.js";
 import type { NavigationEvent } from "./event.js";
 
 describe("time", () => {
@@ -54,8 +70,8 @@ describe("rows", () => {
   });
   test("the row picked is remembered with its screen", () => {
     const seen = run(tabbed(), pick(4), back);
-    expect(seen.at.state.root.inside.entries[0]).toMatchObject({
-      inside: { tabs: { aTab: { inside: { entries: [{ ui: { picked: 4 } }] } } } },
+    expect(seen.at.state.root.entries[0]).toMatchObject({
+      tabs: { aTab: { entries: [{ ui: { picked: 4 } }] } },
     });
   });
   test("a row that is not there, or leads nowhere, changes nothing", () => {

@@ -1,5 +1,19 @@
 import type { HubNode } from "../frame/types.js";
-import { back, frameOf, hub, openTo, pick, run, runIn, screen, stack, tab, tabbed, tap, typing } from "../testing/frames.js";
+import {
+  back,
+  frameOf,
+  hub,
+  openTo,
+  pick,
+  run,
+  runIn,
+  screen,
+  stack,
+  tab,
+  tabbed,
+  tap,
+  typing,
+} from "../testing/frames.js";
 
 describe("what a tab keeps when it is left", () => {
   const away = (keep: HubNode["keep"]) =>

@@ -140,8 +140,7 @@ const eventSays = (told: Told, before: Step, event: NavigationEvent, after: Step
   for (const move of after.moves) said.push(moveSays(told, before, after, move, event));
   if (after.moves.length === 0 && event.do === "tab" && isChanged)
     said.push(`${nameOf(frame, event.to)} was the chosen tab already: its first screen was scrolled to the top.`);
-  if (before.state.drawer !== after.state.drawer)
-    said.push(drawerSays(frame, before.state.drawer, after.state.drawer));
+  if (before.state.drawer !== after.state.drawer) said.push(drawerSays(frame, before.state.drawer, after.state.drawer));
   if (event.do === "scroll")
     said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(told, after.state)}.`);
   if (event.do === "type" && isChanged)
@@ -152,7 +151,8 @@ const eventSays = (told: Told, before: Step, event: NavigationEvent, after: Step
 const mainlySays = (told: Told, before: Step | null, event: NavigationEvent | null, after: Step): string[] => {
   const { frame } = told;
   if (!before && event?.do === "link") return [coldSays(told, after.state)];
-  if (!before || !event) return [`Launched at ${topName(told, after.state)}, the start of ${nameOf(frame, frame.root)}.`];
+  if (!before || !event)
+    return [`Launched at ${topName(told, after.state)}, the start of ${nameOf(frame, frame.root)}.`];
   if (!before.state.outside && after.state.outside) return [exitSays(told, before.state)];
   if (before.state.outside && !after.state.outside && event.do === "return")
     return [`Back in the app, as it was left: ${topName(told, after.state)}.`];

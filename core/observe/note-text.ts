@@ -58,8 +58,7 @@ const ignoredBy = by<IgnoredBy>({
   "drawer-already": (frame, { hub, open }) =>
     `The drawer of ${nameOf(frame, hub)} is ${open ? "open" : "closed"} already.`,
   "drawer-open": () => "A drawer is open: nothing beside it can be touched.",
-  "beside-drawer": (frame, { hub }) =>
-    `The drawer of ${nameOf(frame, hub)} is open: nothing beside it can be touched.`,
+  "beside-drawer": (frame, { hub }) => `The drawer of ${nameOf(frame, hub)} is open: nothing beside it can be touched.`,
   "not-seen": (_, { node }) => `${node} cannot be seen now, so nothing on it can be touched.`,
   "under-overlay": (frame, { screen }) => `${name(frame, screen)} lies under an overlay: nothing on it can be touched.`,
   "no-action": (frame, { on, action }) => `${name(frame, on)} shows no action ${action}.`,
@@ -101,8 +100,7 @@ const texts: { [C in NoteCode]: TextOf<NoteArgs[C]> } = {
       ? `${nameOf(frame, node)} stands in no container, so there is nowhere to open it. Put it into a stack or a hub.`
       : `There is no node ${node}.`,
   ignored: ignoredBy,
-  wanting: (frame, { screen, names }) =>
-    `${name(frame, screen)} wants ${names.join(", ")}, which nobody handed over.`,
+  wanting: (frame, { screen, names }) => `${name(frame, screen)} wants ${names.join(", ")}, which nobody handed over.`,
   "draft-lost": (frame, { screen, field }) => `${name(frame, screen)} held a draft in ${field}: it is lost.`,
   "after-loop": (_, { times }) => `Screens went on opening one another by themselves: stopped after ${times} times.`,
   redirected: (frame, args) =>

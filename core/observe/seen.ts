@@ -24,8 +24,8 @@ export interface Seen {
   tabs: Record<Id, Id[]>;
   bars: { hub: Id; face: Face; active: Id; more: Id[]; inert: boolean; open: boolean }[];
   headers: SeenHeader[];
-  /** What the next Backs do; from an app that was left there is none. */
-  ladder: Ladder;
+  /** What the next Backs do; null when the app was left. */
+  ladder: Ladder | null;
   /** The top overlay; null if none lies over the rest. */
   overlay: { node: Id; opens: OverlayOpens } | null;
   ui: Pick<Ui, "scroll" | "drafts" | "received">;
@@ -90,7 +90,14 @@ const nothing = {
 export const seenAfter = (frame: FixedFrame, view: View, { state, moves, notes }: Omit<Step, "passed">): Seen => {
   const { facts, pending, outside } = state;
   const waits = pending && { to: pending.to, params: pending.params };
-  const common = { facts, pending: waits, outside, moves, notes, ladder: ladderOf(frame, view, state) };
+  const common = {
+    facts,
+    pending: waits,
+    outside,
+    moves,
+    notes,
+    ladder: outside ? null : ladderOf(frame, view, state),
+  };
   if (outside || isStuck(state)) return { ...nothing, ...common };
   const { focus, top, overlay, bars, headers, screens } = surfaceIn(lensOf(frame, view), state);
   if (!top) throw new Error("a state with entries shows no screen");

@@ -46,7 +46,7 @@ export const printed = (frame: Frame, seen: Seen): Snapshot => ({
   tabs: seen.tabs,
   bars: seen.bars,
   headers: seen.headers,
-  back: seen.outside ? [] : [...seen.ladder.rungs.map(({ node }) => node), ends[seen.ladder.end]],
+  back: seen.ladder ? [...seen.ladder.rungs.map(({ node }) => node), ends[seen.ladder.end]] : [],
   // who compares runs to the letter finds the keys in the order they always had
   ...(seen.top === null ? { ui: seen.ui, overlay: seen.overlay } : { overlay: seen.overlay, ui: seen.ui }),
   carried: seen.carried,

@@ -5,7 +5,15 @@ import type { FixedFrame } from "../frame/types.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { View } from "../frame/view.js";
 import { topOf } from "../navigate/focus.js";
-import { type HubScene, type OverlayScene, type PairScene, type Scene, type Sight, sightOf, type StackScene } from "../navigate/sight.js";
+import {
+  type HubScene,
+  type OverlayScene,
+  type PairScene,
+  type Scene,
+  type Sight,
+  sightOf,
+  type StackScene,
+} from "../navigate/sight.js";
 import type { Entry, State } from "../navigate/state.js";
 
 /** A header strip. */
@@ -21,35 +29,22 @@ export interface SeenHeader {
   close: boolean;
 }
 
+/** The strips over what can be seen, each by what it stands over. */
+export interface Strips {
+  /** The strip over an entry, drawn by what holds it, by the entry's key. */
+  over: ReadonlyMap<number, SeenHeader>;
+  /** The strip that a hub draws of its own, by the key of its entry. */
+  own: ReadonlyMap<number, SeenHeader>;
+  /** The innermost strip over a screen, where its own header actions stand, by the key of its entry. */
+  nearest: ReadonlyMap<number, SeenHeader>;
+}
+
 /** Everything that can be seen, with the strips: the one source of bars, headers and screens, for snapshots and for the arrangement. */
 export interface Surface extends Sight {
   /** The strips over the top screen, outermost first. */
   headers: SeenHeader[];
-  strips: {
-    /** The strip over an entry, drawn by what holds it, by the entry's key. */
-    over: ReadonlyMap<number, SeenHeader>;
-    /** The strip that a hub draws of its own, by the key of its entry. */
-    own: ReadonlyMap<number, SeenHeader>;
-    /** The innermost strip over a screen, where its own header actions stand, by the key of its entry. */
-    nearest: ReadonlyMap<number, SeenHeader>;
-  };
+  strips: Strips;
 }
-
-/** What is known of the place of an entry from what is around it. */
-interface Around {
-  /** Something lies beneath, through nested stacks and pairs, up to the nearest hub. */
-  beneath: boolean;
-  /** The next strip is the first one of an overlay's lowest entry. */
-  closes: boolean;
-  /** The nearest hub shows as a drawer and draws no strip that could open it. */
-  menu: boolean;
-  /** The innermost strip so far. */
-  strip: SeenHeader | null;
-}
-
-const outermost: Around = { beneath: false, closes: false, menu: false, strip: null };
-/** Around the lowest of what an overlay holds. */
-const overlaid: Around = { beneath: true, closes: true, menu: false, strip: null };
 
 const hasHeader = ({ frame, look }: Lens, { node }: Entry, opens: Opens): boolean => {
   const { header } = look(node);
@@ -62,8 +57,13 @@ const titleOf = (lens: Lens, child: Entry, isTab = false): string => {
   return text.includes("{") ? fill(text, topOf(lens, child).params) : text;
 };
 
-/** Draws the strips over what is in sight. */
-class StripDrawer {
+/**
+ * Draws the strips over what is in sight. Of the place of a scene four things are known: whether something lies `beneath`,
+ * through nested stacks and pairs, up to the nearest hub; whether the next strip `closes`, as the first one of an overlay's
+ * lowest entry; whether it has the `menu`, as the nearest hub shows as a drawer and draws no strip that could open it; and
+ * the innermost `strip` so far.
+ */
+class StripDrawer implements Strips {
   readonly headers: SeenHeader[] = [];
   readonly over = new Map<number, SeenHeader>();
   readonly own = new Map<number, SeenHeader>();
@@ -74,86 +74,91 @@ class StripDrawer {
     readonly focus: readonly Entry[],
   ) {}
 
-  private strip(by: Entry, title: string, { beneath, closes, menu }: Around): SeenHeader {
-    return { by: by.node, title, back: !closes && beneath, menu: !closes && !beneath && menu, close: closes };
+  private strip(by: Id, title: string, beneath: boolean, closes: boolean, menu: boolean): SeenHeader {
+    return { by, title, back: !closes && beneath, menu: !closes && !beneath && menu, close: closes };
   }
 
-  /** What is in a child, under the strip over it if there is one. */
-  private under(by: Entry, child: Scene, opens: Opens, around: Around, isDrawn = true): void {
+  /** What is in a child, under the strip that `by` draws over it. */
+  private under(by: Id, child: Scene, beneath: boolean, closes: boolean, menu: boolean): void {
     const { entry } = child;
-    if (!isDrawn || !hasHeader(this.lens, entry, opens)) return this.scene(child, around);
-    const header = this.strip(by, titleOf(this.lens, entry), around);
+    const header = this.strip(by, titleOf(this.lens, entry), beneath, closes, menu);
     this.over.set(entry.key, header);
     if (this.focus.includes(entry)) this.headers.push(header);
-    this.scene(child, { ...around, closes: false, strip: header });
+    this.scene(child, beneath, false, menu, header);
   }
 
-  scene(scene: Scene, around: Around): void {
+  scene(scene: Scene, beneath: boolean, closes: boolean, menu: boolean, strip: SeenHeader | null): void {
     switch (scene.kind) {
       case "screen":
-        if (around.strip) this.nearest.set(scene.entry.key, around.strip);
+        if (strip) this.nearest.set(scene.entry.key, strip);
         return;
       case "stack":
-        return this.stack(scene, around);
+        return this.stack(scene, beneath, closes, menu, strip);
       case "hub":
-        return this.hub(scene, around);
+        return this.hub(scene, beneath, closes, menu, strip);
       case "pair":
-        return this.pair(scene, around);
+        return this.pair(scene, beneath, closes, menu, strip);
     }
   }
 
-  private stack({ entry, base, over }: StackScene, around: Around): void {
+  private stack(scene: StackScene, beneath: boolean, closes: boolean, menu: boolean, strip: SeenHeader | null): void {
+    const { entry, base, over } = scene;
     if (base) {
       const isLowest = entry.entries[0] === base.entry;
-      const place = { ...around, beneath: around.beneath || !isLowest, closes: around.closes && isLowest };
-      this.under(entry, base, "push", place);
+      if (hasHeader(this.lens, base.entry, "push"))
+        this.under(entry.node, base, beneath || !isLowest, closes && isLowest, menu);
+      else this.scene(base, beneath || !isLowest, closes && isLowest, menu, strip);
     }
     for (const overlay of over) this.overlay(overlay);
   }
 
+  /** An overlay's own strip has a close, or else the first one of the lowest thing in it. */
   overlay({ opens, over, stack, child }: OverlayScene): void {
     // under what lies over all, the strips of that alone are those of the top screen
     if (over === "all" && this.focus.includes(child.entry)) this.headers.length = 0;
-    this.under(stack, child, opens, overlaid);
+    if (hasHeader(this.lens, child.entry, opens)) this.under(stack.node, child, true, true, false);
+    else this.scene(child, true, true, false, null);
   }
 
-  private hub({ entry, face, child }: HubScene, around: Around): void {
-    const { strip } = this.lens.look(entry.node);
-    let place: Around = { ...around, beneath: false, menu: face === "drawer" && !strip };
-    if (strip) {
+  private hub(scene: HubScene, beneath: boolean, closes: boolean, _menu: boolean, strip: SeenHeader | null): void {
+    const { entry, face, child } = scene;
+    const { strip: hasOwn } = this.lens.look(entry.node);
+    const isDrawer = face === "drawer";
+    let nearest = strip;
+    if (hasOwn) {
       // what lies beneath a drawer's hub gives way to its button
-      const own = { ...around, menu: face === "drawer", beneath: around.beneath && face !== "drawer" };
-      const header = this.strip(entry, titleOf(this.lens, child.entry, true), own);
-      this.own.set(entry.key, header);
-      if (this.focus.includes(entry)) this.headers.push(header);
-      place = { ...place, closes: false, strip: header };
+      nearest = this.strip(entry.node, titleOf(this.lens, child.entry, true), beneath && !isDrawer, closes, isDrawer);
+      this.own.set(entry.key, nearest);
+      if (this.focus.includes(entry)) this.headers.push(nearest);
     }
-    this.under(entry, child, "push", place, child.kind === "screen");
+    const stillCloses = closes && !hasOwn;
+    if (child.kind === "screen" && hasHeader(this.lens, child.entry, "push"))
+      this.under(entry.node, child, false, stillCloses, isDrawer && !hasOwn);
+    else this.scene(child, false, stillCloses, isDrawer && !hasOwn, nearest);
   }
 
-  private pair({ entry, split, panes }: PairScene, around: Around): void {
+  private pair(scene: PairScene, beneath: boolean, closes: boolean, menu: boolean, strip: SeenHeader | null): void {
+    const { entry, split, panes } = scene;
     for (const { pane, child } of panes) {
       const isAlone = !split && pane === "detail";
-      const place = {
-        ...around,
-        beneath: around.beneath || isAlone,
-        menu: around.menu && (!split || pane === "list"),
-        closes: around.closes && !isAlone,
-      };
-      this.under(entry, child, "push", place, child.kind === "screen");
+      const hasMenu = menu && (!split || pane === "list");
+      if (child.kind === "screen" && hasHeader(this.lens, child.entry, "push"))
+        this.under(entry.node, child, beneath || isAlone, closes && !isAlone, hasMenu);
+      else this.scene(child, beneath || isAlone, closes && !isAlone, hasMenu, strip);
     }
   }
 }
 
 /** What can be seen of a state through a lens, with the strips over it. */
 export const surfaceIn = (lens: Lens, state: State): Surface => {
-  const sight = sightOf(lens, state);
-  const drawer = new StripDrawer(lens, sight.focus);
-  if (sight.base) drawer.scene(sight.base, outermost);
-  for (const overlay of sight.over) drawer.overlay(overlay);
-  const { headers, over, own, nearest } = drawer;
-  return { ...sight, headers, strips: { over, own, nearest } };
+  const { base, over, focus, top, overlay, bars, screens, drawer, highest } = sightOf(lens, state);
+  const strips = new StripDrawer(lens, focus);
+  if (base) strips.scene(base, false, false, false, null);
+  for (const each of over) strips.overlay(each);
+  const { headers } = strips;
+  return { base, over, focus, top, overlay, bars, screens, drawer, highest, headers, strips };
 };
 
 /** What can be seen of a state in a view, with the strips over it. */
-export const surfaceOf = (frame: FixedFrame, state: State, view: View): Surface => surfaceIn(lensOf(frame, view), state);
+export const surfaceOf = (frame: FixedFrame, state: State, view: View): Surface =>
+  surfaceIn(lensOf(frame, view), state);

@@ -75,8 +75,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
   const { gap, pad, head, tooth, step, mostSteps, caption, gutter } = sizes;
   const { view } = options;
   const at = view && classOf(frame, view);
-  const isOverlay = (id: Id): boolean =>
-    (at ? opensOf(frame, id, at) : heldBy(nodeAt(frame, id), "opens")) !== "push";
+  const isOverlay = (id: Id): boolean => (at ? opensOf(frame, id, at) : heldBy(nodeAt(frame, id), "opens")) !== "push";
   const pictured = options.pictured ?? (() => true);
   const folded = options.folded ?? (() => false);
   const spread = options.spread ?? 0;

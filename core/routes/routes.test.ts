@@ -19,7 +19,7 @@ describe("routes between two screens", () => {
     expect(routes("a", "form")[0]).toEqual({
       through: ["b", "form"],
       said: ["tab bTab", "tap form"],
-      ladder: ["b", "a", "exit"],
+      ladder: { nodes: ["b", "a"], end: "left" },
     });
     expect(routes("b", "deep")[0]).toMatchObject({ through: ["item", "deep"], said: ["tap item", "tap deep"] });
   });
@@ -45,7 +45,7 @@ test("the table has every way with how it goes, what it covers and what Back doe
   expect(row("item", "deep")).toMatchObject({
     how: "pushed",
     covers: "nothing: the bar stays",
-    back: ["item", "a", "exit"],
+    back: { nodes: ["item", "a"], end: "left" },
   });
   expect(row("item", "cover")).toMatchObject({ how: "pushed", covers: "the bar" });
   expect(row("b", "item")).toMatchObject({ how: "changes the tab" });

@@ -56,7 +56,12 @@ const rowOf = (frame: Frame, view: View, way: Way): WayRow => {
   if (!isAttached(frame, way.to)) return { way, how: "leads nowhere: loose", covers: "", back: null };
   const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
   if (!taken) return { way, how: "cannot be taken here", covers: "", back: null };
-  return { way, how: howSays(frame, way, taken), covers: coversSays(frame, view, taken), back: taken.seen.outside ? null : pathOf(taken.seen.ladder) };
+  return {
+    way,
+    how: howSays(frame, way, taken),
+    covers: coversSays(frame, view, taken),
+    back: taken.seen.ladder && pathOf(taken.seen.ladder),
+  };
 };
 
 /** All ways out of these nodes, else of the whole frame, in the order of its nodes; each is taken to see what it does. */

@@ -8,8 +8,7 @@ import { losesBar } from "./words.js";
 
 /** What becomes of the bar as a way is taken. `none`: there is none to see, before or after; `drawer`: it can be opened. */
 export type BarBecomes =
-  | { is: "stays" | "shows" | "stays dimmed" | "hides" | "covers"; face: Face }
-  | { is: "drawer" | "none" };
+  { is: "stays" | "shows" | "stays dimmed" | "hides" | "covers"; face: Face } | { is: "drawer" | "none" };
 
 /** Looks at the bars before and after a way: one that comes was not there to stay, and what was not there is not covered. */
 export const barBecomes = (frame: FixedFrame, view: View, { from, state, seen }: TakenWay): BarBecomes => {

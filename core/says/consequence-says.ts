@@ -6,7 +6,7 @@ import { plainName } from "../frame/names.js";
 import type { Opens } from "../frame/parts.js";
 import { sameBack } from "../explore/consequences.js";
 import type { LadderPath } from "../observe/ladder.js";
-import { endWords } from "./ladder-says.js";
+import { ladderNames } from "./ladder-says.js";
 import { opensWords } from "./words.js";
 import { needSays } from "./need-says.js";
 
@@ -16,8 +16,8 @@ const opensSays = (opens: Opens): string =>
   opens === "push" ? "is pushed here" : `opens as ${opensWords(opens)} here`;
 
 /** The first three of what Back does, as places one goes to. */
-const backWords = (frame: Frame, { nodes, end }: LadderPath): string => {
-  const all = [...nodes.map((id) => plainName(frame, id)), endWords[end].place];
+const backWords = (frame: Frame, back: LadderPath): string => {
+  const all = ladderNames(frame, back, "place");
   return `${all.slice(0, 3).join(", ")}${all.length > 3 ? " …" : ""}`;
 };
 
@@ -36,7 +36,8 @@ export const consequenceSays = (frame: Frame, view: View, consequences: Conseque
   if (!loose && tab.before !== null && tab.after !== null && tab.before !== tab.after)
     said.push(`${plainName(frame, tab.after)} is lit, not ${plainName(frame, tab.before)}`);
   if (!loose && header.before !== header.after) said.push(header.after ? "gets a header" : "loses its header");
-  if (!loose && back.after && !sameBack(back.before, back.after)) said.push(`Back goes to ${backWords(frame, back.after)}`);
+  if (!loose && back.after && !sameBack(back.before, back.after))
+    said.push(`Back goes to ${backWords(frame, back.after)}`);
   if (changed.length) said.push(`${ways(changed.length)} change${changed.length === 1 ? "s" : ""}`);
   if (broken.length) said.push(`${ways(broken.length)} lead${broken.length === 1 ? "s" : ""} nowhere`);
   return said;

@@ -21,7 +21,7 @@ interface Drawn {
 }
 
 const drawn = (frame: Frame, state: State, view: View): Drawn => {
-  const regions = state.outside || state.root.inside.entries.length === 0 ? [] : arrange(frame, state, view);
+  const regions = state.outside || state.root.entries.length === 0 ? [] : arrange(frame, state, view);
   const strips = regions.filter(({ bar, role }) => bar !== undefined && (role !== "drawer" || bar.open));
   return {
     roles: new Set(regions.map(({ role }) => role)),

@@ -164,8 +164,9 @@ const back: Says<HubNode> = ({ frame, view, node, look }) => {
   const said = causesOf("back", look.back);
   const other = node.children.find((child) => child !== startOf(node));
   const shown = other === undefined ? null : shownIn(frame, view, other);
-  if (other === undefined || !shown) return said;
-  return `${said}; from ${plainName(frame, other)}: ${ladderNames(frame, pathOf(shown.seen.ladder)).join(", ")}`;
+  const ladder = shown?.seen.ladder;
+  if (other === undefined || !ladder) return said;
+  return `${said}; from ${plainName(frame, other)}: ${ladderNames(frame, pathOf(ladder)).join(", ")}`;
 };
 
 const floating: Says<HubNode> = ({ look }) => {

@@ -3,7 +3,14 @@ import { equal } from "../frame/equal.js";
 import { ownValue } from "../frame/held.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
-import { isPropertyKey, type NodeKind, type Property, type PropertyKey, propertyKeys, propertyOf } from "../frame/properties.js";
+import {
+  isPropertyKey,
+  type NodeKind,
+  type Property,
+  type PropertyKey,
+  propertyKeys,
+  propertyOf,
+} from "../frame/properties.js";
 import { firstOf } from "../frame/sure.js";
 import type { Frame, Node } from "../frame/types.js";
 
@@ -68,8 +75,7 @@ export const settings: readonly Setting[] = propertyKeys
   .flatMap((key) => settingOf(key) ?? []);
 
 /** Whether a node says it itself, or only its default holds. */
-export const isSetHere = (node: Node, key: string): boolean =>
-  isPropertyKey(key) && ownValue(node, key) !== undefined;
+export const isSetHere = (node: Node, key: string): boolean => isPropertyKey(key) && ownValue(node, key) !== undefined;
 
 /** What holds on a node. */
 export const valueOf = (frame: Frame, id: Id, setting: Setting): unknown => {

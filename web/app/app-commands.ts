@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { useNavigate, useParams } from "react-router";
 import { type Command, useCommands } from "./commands.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { useEditing, useLive, useOpenFrame } from "./open-frame.js";
 import { places, usePlace } from "./places.js";
 import { setDark, useDark } from "./theme.js";
 
@@ -12,32 +12,38 @@ export const useAppCommands = (onHistory: () => void): void => {
   const navigate = useNavigate();
   const [, go] = usePlace();
   const dark = useDark();
-  const sideBySide = useSession((session) => session.sideBySide);
-  const undone = useSession((session) => session.history.undone.at(-1)?.label);
-  const done = useSession((session) => session.history.done.at(-1)?.label);
+  const sideBySide = useLive((live) => live.sideBySide);
+  const undone = useEditing((edited) => edited.history.undone.at(-1)?.label);
+  const done = useEditing((edited) => edited.history.done.at(-1)?.label);
   const commands = useMemo<Command[]>(
     () => [
-      { id: "undo", label: "Undo", keys: ["Ctrl Z"], ...(done && { says: done }), run: () => opened.undo() },
-      { id: "redo", label: "Redo", keys: ["Ctrl Shift Z"], ...(undone && { says: undone }), run: () => opened.redo() },
+      { id: "undo", label: "Undo", keys: ["Ctrl Z"], ...(done && { says: done }), run: () => opened.editing.undo() },
+      {
+        id: "redo",
+        label: "Redo",
+        keys: ["Ctrl Shift Z"],
+        ...(undone && { says: undone }),
+        run: () => opened.editing.redo(),
+      },
       { id: "history", label: "Changes and restore", says: "every revision", run: onHistory },
-      { id: "relaunch", label: "Start the device over", run: () => opened.relaunch() },
-      { id: "device-back", label: "Back on the device", run: () => opened.send({ do: "back" }) },
+      { id: "relaunch", label: "Start the device over", run: () => opened.live.relaunch() },
+      { id: "device-back", label: "Back on the device", run: () => opened.live.send({ do: "back" }) },
       {
         id: "side-by-side",
         label: sideBySide ? "One device" : "All targets side by side",
-        run: () => opened.showAllTargets(!sideBySide),
+        run: () => opened.live.showAllTargets(!sideBySide),
       },
       {
         id: "theme",
         label: "Theme and bars of the app",
         says: "colours, marks, sizes",
-        run: () => (go("plan"), opened.showPanel("theme")),
+        run: () => (go("plan"), opened.selection.showPanel("theme")),
       },
       {
         id: "devices",
         label: "Devices, widths and facts",
         says: "targets, bands",
-        run: () => (go("plan"), opened.showPanel("devices")),
+        run: () => (go("plan"), opened.selection.showPanel("devices")),
       },
       { id: "dark", label: dark ? "Light theme" : "Dark theme", run: () => setDark(!dark) },
       { id: "download", label: "Download the file", run: () => location.assign(`/api/frames/${id}/file`) },

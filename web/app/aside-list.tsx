@@ -25,9 +25,9 @@ export default function AsideList({ aside }: { aside: readonly Aside[] }) {
             <span className="min-w-60 grow basis-0">
               <b>{each.label}</b>: {each.why}
             </span>
-            <Button onClick={() => opened.tryAgain(each)}>Try again</Button>
-            <Button onClick={() => void copy(each).then((says) => opened.say("plain", says))}>Copy it</Button>
-            <Button tone="fault" onClick={() => opened.letGo(each)}>
+            <Button onClick={() => opened.editing.tryAgain(each)}>Try again</Button>
+            <Button onClick={() => void copy(each).then((says) => opened.editing.say("plain", says))}>Copy it</Button>
+            <Button tone="fault" onClick={() => opened.editing.letGo(each)}>
               Let it go
             </Button>
           </li>

@@ -1,6 +1,6 @@
 import { type Clash, type Frame, nameOf, settings, valueSays } from "../../core/index.js";
 import { Button } from "../parts/button.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { useEditing, useOpenFrame } from "./open-frame.js";
 
 const shown = (frame: Frame, clash: Clash, value: unknown): string => {
   if (value === undefined) return "nothing: the default";
@@ -15,7 +15,7 @@ const shown = (frame: Frame, clash: Clash, value: unknown): string => {
 /** What was written here and in another window at once: both, to choose from. */
 export default function ClashList({ clashes }: { clashes: readonly Clash[] }) {
   const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
+  const frame = useEditing((edited) => edited.frame);
   return (
     <section
       role="alert"
@@ -32,8 +32,8 @@ export default function ClashList({ clashes }: { clashes: readonly Clash[] }) {
               was changed in another window at the same time. Theirs holds now: {shown(frame, clash, clash.theirs)}.
               Yours: {shown(frame, clash, clash.mine)}.
             </span>
-            <Button onClick={() => opened.settleClash(clash, false)}>Keep theirs</Button>
-            <Button tone="strong" onClick={() => opened.settleClash(clash, true)}>
+            <Button onClick={() => opened.editing.settleClash(clash, false)}>Keep theirs</Button>
+            <Button tone="strong" onClick={() => opened.editing.settleClash(clash, true)}>
               Use mine
             </Button>
           </li>

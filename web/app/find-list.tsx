@@ -1,8 +1,18 @@
 import { type RefObject, useEffect, useImperativeHandle, useMemo, useRef, useState } from "react";
-import { createFinder, find, type Findable, findablesOf, type Finder, type Found, type Frame, type FrameFindable, placesOf } from "../../core/index.js";
+import {
+  createFinder,
+  find,
+  type Findable,
+  findablesOf,
+  type Finder,
+  type Found,
+  type Frame,
+  type FrameFindable,
+  placesOf,
+} from "../../core/index.js";
 import { type Command, useCommandsNow } from "./commands.js";
 import type { FindKeys } from "./finder.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { useEditing, useOpenFrame } from "./open-frame.js";
 import { useChosen } from "./place.js";
 import { usePlace } from "./places.js";
 import { recentIn, remember } from "./recent.js";
@@ -36,8 +46,8 @@ export interface FindListProps {
 /** What answers to the letters typed: the best first, with its key; while nothing is typed, what was found last. */
 export default function FindList({ text, keys, takes, back, onDone }: FindListProps) {
   const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
-  const id = useSession((session) => session.id);
+  const frame = useEditing((edited) => edited.frame);
+  const id = useEditing((edited) => edited.id);
   const [chosen, choose] = useChosen();
   const [place, go] = usePlace();
   const [at, setAt] = useState(0);
@@ -82,7 +92,7 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
       back.current?.focus();
       return item.command.run();
     }
-    opened.hush();
+    opened.editing.hush();
     if (place !== "plan") go("plan");
     const to = { id: item.node, parent: placesOf(frame, item.node)[0] ?? null };
     const isThere = chosen?.id === to.id && chosen.parent === to.parent;

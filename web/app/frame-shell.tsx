@@ -3,7 +3,7 @@ import { Link, Navigate, useParams } from "react-router";
 import { Companion } from "../companion/companion.js";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
-import { OpenFrame } from "../data/session.js";
+import { OpenFrame } from "../data/open-frame.js";
 import { framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
 import { later, loadAhead } from "../parts/later.js";
@@ -11,7 +11,7 @@ import { Part } from "../parts/part.js";
 import { RefusalsProvider } from "../parts/refusals.js";
 import { Plan } from "../places/plan/plan.js";
 import { Notices } from "./notices.js";
-import { OpenFrameProvider, useFollowing, useSession } from "./open-frame.js";
+import { OpenFrameProvider, useEditing, useFollowing } from "./open-frame.js";
 import { useChosenInAddress } from "./place.js";
 import { isPlace, type PlaceId, places, usePlace } from "./places.js";
 import { Said } from "./said.js";
@@ -52,7 +52,7 @@ export function FrameShell() {
   if (opened)
     return (
       <OpenFrameProvider value={opened}>
-        <RefusalsProvider value={opened.refusalOf}>
+        <RefusalsProvider value={opened.editing.refusalOf}>
           <Workplace />
         </RefusalsProvider>
       </OpenFrameProvider>
@@ -99,7 +99,7 @@ function Workplace() {
   const [at] = usePlace();
   const place = useMemo(() => shown[at], [at]);
   const placeName = places.find(({ id }) => id === at)?.label ?? at;
-  const frame = useSession((session) => session.frame);
+  const frame = useEditing((edited) => edited.frame);
   if (!isPlace(asked)) return <Navigate to={`../plan${location.search}`} relative="path" replace />;
   return (
     <div className="flex h-dvh min-w-0 flex-col bg-page">

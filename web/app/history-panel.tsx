@@ -8,7 +8,7 @@ import { PanelDialog } from "../parts/panel-dialog.js";
 import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
 import { wrongEmpty } from "../parts/wrong.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { useEditing, useOpenFrame } from "./open-frame.js";
 import { later } from "../parts/later.js";
 
 const RevisionDifferences = later(() => import("./revision-differences.js"));
@@ -31,9 +31,9 @@ export default function HistoryPanel({ open, onClose }: { open: boolean; onClose
 
 function Revisions({ onClose }: { onClose: () => void }) {
   const opened = useOpenFrame();
-  const id = useSession((session) => session.id);
-  const revision = useSession((session) => session.revision);
-  const waiting = useSession((session) => session.waiting);
+  const id = useEditing((edited) => edited.id);
+  const revision = useEditing((edited) => edited.revision);
+  const waiting = useEditing((edited) => edited.waiting);
   const [most, setMost] = useState(100);
   const { data, error, mutate } = useRevisions(id, revision, most);
   const [naming, setNaming] = useState<number | null>(null);
@@ -44,13 +44,13 @@ function Revisions({ onClose }: { onClose: () => void }) {
       await work;
     } catch (problem) {
       if (!(problem instanceof ProblemError)) throw problem;
-      opened.say("fault", `${problem.title}. ${problem.detail}`);
+      opened.editing.say("fault", `${problem.title}. ${problem.detail}`);
     }
   };
   const restore = (number: number) =>
     attempt(
       request<HeadAnswer>(`${framePath(id)}/revisions/${number}`).then(({ frame }) => {
-        opened.restore(frame, number);
+        opened.editing.restore(frame, number);
         onClose();
       }),
     );

@@ -1,7 +1,7 @@
 import { Suspense } from "react";
 import { bringBack } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
-import { useSession } from "./open-frame.js";
+import { useEditing } from "./open-frame.js";
 import { later } from "../parts/later.js";
 
 const AsideList = later(() => import("./aside-list.js"));
@@ -10,12 +10,12 @@ const FileTrouble = later(() => import("./file-trouble.js"));
 
 /** What stands in the way of the whole frame, above everything else, until it is settled. */
 export function Notices() {
-  const id = useSession((session) => session.id);
-  const deleted = useSession((session) => session.deleted);
-  const file = useSession((session) => session.file);
-  const clashes = useSession((session) => session.clashes);
-  const trouble = useSession((session) => session.trouble);
-  const aside = useSession((session) => session.aside);
+  const id = useEditing((edited) => edited.id);
+  const deleted = useEditing((edited) => edited.deleted);
+  const file = useEditing((edited) => edited.file);
+  const clashes = useEditing((edited) => edited.clashes);
+  const trouble = useEditing((edited) => edited.trouble);
+  const aside = useEditing((edited) => edited.aside);
   return (
     <>
       {deleted && (

@@ -1,5 +1,9 @@
 import { createContext, useContext, useEffect, useRef, useSyncExternalStore } from "react";
-import type { OpenFrame, Session } from "../data/session.js";
+import type { Edited } from "../data/editing.js";
+import type { External } from "../data/external.js";
+import type { Live } from "../data/live-device.js";
+import type { OpenFrame } from "../data/open-frame.js";
+import type { Selected } from "../data/selection.js";
 
 const Opened = createContext<OpenFrame | null>(null);
 export const OpenFrameProvider = Opened.Provider;
@@ -11,11 +15,15 @@ export const useOpenFrame = (): OpenFrame => {
   return opened;
 };
 
-/** A part of the open frame's session; the component follows that part alone. */
-export const useSession = <T,>(part: (session: Session) => T): T => {
-  const { external } = useOpenFrame();
-  return useSyncExternalStore(external.subscribe, () => part(external.get()));
-};
+const useExternal = <T, P>(external: External<T>, part: (value: T) => P): P =>
+  useSyncExternalStore(external.subscribe, () => part(external.get()));
+
+/** A part of what is edited; the component follows that part alone. So do the two beside it. */
+export const useEditing = <P,>(part: (edited: Edited) => P): P => useExternal(useOpenFrame().editing, part);
+/** A part of the live device. */
+export const useLive = <P,>(part: (live: Live) => P): P => useExternal(useOpenFrame().live, part);
+/** A part of what is chosen. */
+export const useSelection = <P,>(part: (selected: Selected) => P): P => useExternal(useOpenFrame().selection, part);
 
 /** Follows the frame while the page shows it. */
 export const useFollowing = (opened: OpenFrame | null): void => {

@@ -1,34 +1,25 @@
 import { useCallback, useEffect, useRef } from "react";
 import { useLocation, useNavigationType, useSearchParams } from "react-router";
 import type { Id } from "../../core/index.js";
-import type { Chosen } from "../data/session.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import type { ChooseMore, Chosen } from "../data/selection.js";
+import { useOpenFrame, useSelection } from "./open-frame.js";
 
 export type { Chosen };
 
 const keyOf = (id: Id | null, parent: Id | null): string => `${id ?? ""} ${parent ?? ""}`;
 
-export interface ChooseMore {
-  others?: readonly Chosen[] | undefined;
-  /** It was asked for from elsewhere: it comes into sight and takes the focus. */
-  found?: boolean;
-}
-
-export type Choose = (chosen: Chosen | null, replace?: boolean, more?: ChooseMore) => void;
+export type Choose = (chosen: Chosen | null, replace?: boolean, more?: Omit<ChooseMore, "isStep">) => void;
 
 /**
  * What is chosen on the plan. It changes at once, so that the next key already meets it; the page's address follows, so
  * that Back, a reload and a copied address find it again. Unless it `replace`s, the choice is a step that Back takes back.
  */
 export const useChosen = (): [Chosen | null, Choose] => {
-  const opened = useOpenFrame();
-  const chosen = useSession((session) => session.chosen);
+  const { selection } = useOpenFrame();
+  const chosen = useSelection((selected) => selected.chosen);
   const choose = useCallback<Choose>(
-    (next, replace = true, { others, found } = {}) => {
-      opened.choiceIsStep ||= !replace;
-      opened.choose(next, others, found);
-    },
-    [opened],
+    (next, replace = true, more = {}) => selection.choose(next, { ...more, isStep: !replace }),
+    [selection],
   );
   return [chosen, choose];
 };
@@ -39,7 +30,7 @@ const after = 40;
 /** Keeps the choice and the page's address the same: what is chosen is written there, and where Back leads to is chosen. */
 export const useChosenInAddress = (): void => {
   const opened = useOpenFrame();
-  const chosen = useSession((session) => session.chosen);
+  const chosen = useSelection((selected) => selected.chosen);
   const [params, setParams] = useSearchParams();
   const { key: step } = useLocation();
   const isBack = useNavigationType() === "POP";
@@ -64,15 +55,14 @@ export const useChosenInAddress = (): void => {
     // a page that was just opened goes on where its address says
     const isFirst = known.current === null;
     known.current = inAddress;
-    opened.choose(id ? { id, parent } : null, undefined, isFirst && id !== null);
+    opened.selection.choose(id ? { id, parent } : null, { found: isFirst && id !== null });
   }, [opened, inAddress, isBack, step]);
   useEffect(() => {
     // until the address was read there is nothing to write: the choice comes from there
     if (known.current === null || own === known.current) return;
     const timer = setTimeout(() => {
-      const now = opened.external.get().chosen;
-      const replace = !opened.choiceIsStep;
-      opened.choiceIsStep = false;
+      const { chosen: now, isStep } = opened.selection.get();
+      opened.selection.written();
       known.current = own;
       written.current.push(own);
       setParams(
@@ -84,7 +74,7 @@ export const useChosenInAddress = (): void => {
           if (now?.parent) next.set("in", now.parent);
           return next;
         },
-        { replace },
+        { replace: !isStep },
       );
     }, after);
     return () => clearTimeout(timer);

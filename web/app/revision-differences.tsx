@@ -2,7 +2,7 @@ import useSWR from "swr";
 import { type Difference, differencesOf, placesOf } from "../../core/index.js";
 import { request } from "../data/request.js";
 import { framePath, type HeadAnswer } from "../data/shelf.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { useEditing, useOpenFrame } from "./open-frame.js";
 import { useChosen } from "./place.js";
 
 const useRevision = (id: string, number: number) =>
@@ -15,8 +15,8 @@ const most = 60;
 /** What a revision changed, and what was changed from it until now, in plain words. */
 export default function RevisionDifferences({ number, onGo }: { number: number; onGo: () => void }) {
   const opened = useOpenFrame();
-  const id = useSession((session) => session.id);
-  const frame = useSession((session) => session.frame);
+  const id = useEditing((edited) => edited.id);
+  const frame = useEditing((edited) => edited.frame);
   const [, choose] = useChosen();
   const at = useRevision(id, number);
   const before = useRevision(id, number - 1);
@@ -42,7 +42,7 @@ export default function RevisionDifferences({ number, onGo }: { number: number; 
                     type="button"
                     className="text-left hover:underline"
                     onClick={() => {
-                      opened.showPanel(null);
+                      opened.selection.showPanel(null);
                       choose({ id: node, parent: placesOf(frame, node)[0] ?? null });
                       onGo();
                     }}

@@ -1,11 +1,11 @@
 import type { ReactNode } from "react";
 import { Button } from "../parts/button.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { useEditing, useOpenFrame } from "./open-frame.js";
 
 /** What the session has to tell. */
 export function Said(): ReactNode {
   const opened = useOpenFrame();
-  const message = useSession((session) => session.message);
+  const message = useEditing((edited) => edited.message);
   if (!message) return null;
   const isFault = message.tone === "fault";
   return (
@@ -14,7 +14,7 @@ export function Said(): ReactNode {
       className={`flex shrink-0 items-center gap-3 border-b px-4 py-2 ${isFault ? "border-clay bg-clay-soft" : "border-rule bg-plate-1"}`}
     >
       <span className="grow">{message.text}</span>
-      <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.hush()} />
+      <Button tone="quiet" icon="x" aria-label="Close the message" onClick={() => opened.editing.hush()} />
     </div>
   );
 }

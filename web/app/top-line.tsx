@@ -6,7 +6,7 @@ import { TextLine } from "../parts/text-line.js";
 import { wrongEmpty } from "../parts/wrong.js";
 import { useAppCommands } from "./app-commands.js";
 import { Finder } from "./finder.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { useEditing, useOpenFrame } from "./open-frame.js";
 import { PlaceLine } from "./place-line.js";
 import { usePlace } from "./places.js";
 import { setDark, useDark } from "./theme.js";
@@ -21,8 +21,8 @@ export function TopLine() {
   const opened = useOpenFrame();
   const { id } = useParams();
   const [, go] = usePlace();
-  const name = useSession((session) => session.frame.name);
-  const history = useSession((session) => session.history);
+  const name = useEditing((edited) => edited.frame.name);
+  const history = useEditing((edited) => edited.history);
   const dark = useDark();
   const [renaming, setRenaming] = useState(false);
   const [past, setPast] = useState(false);
@@ -50,7 +50,7 @@ export function TopLine() {
             onFocus={(event) => event.target.select()}
             wrong={wrongEmpty}
             onDone={(next) =>
-              opened.edit(
+              opened.editing.edit(
                 { kind: "setFrame", key: "name", value: next.trim().slice(0, 120) },
                 `Rename to ${next.trim()}`,
               )
@@ -77,7 +77,7 @@ export function TopLine() {
         aria-label="Undo"
         disabled={!lastDone}
         title={lastDone ? `Undo: ${lastDone} (Ctrl Z)` : "Nothing to undo"}
-        onClick={() => opened.undo()}
+        onClick={() => opened.editing.undo()}
       />
       <Button
         tone="quiet"
@@ -85,7 +85,7 @@ export function TopLine() {
         aria-label="Redo"
         disabled={!lastUndone}
         title={lastUndone ? `Redo: ${lastUndone} (Ctrl Shift Z)` : "Nothing to redo"}
-        onClick={() => opened.redo()}
+        onClick={() => opened.editing.redo()}
       />
       <Finder />
       <PlaceLine />
@@ -94,8 +94,11 @@ export function TopLine() {
           <MoreMenu
             items={[
               { label: "Changes and restore…", choose: () => setPast(true) },
-              { label: "Theme and bars of the app…", choose: () => (go("plan"), opened.showPanel("theme")) },
-              { label: "Devices, widths and facts…", choose: () => (go("plan"), opened.showPanel("devices")) },
+              { label: "Theme and bars of the app…", choose: () => (go("plan"), opened.selection.showPanel("theme")) },
+              {
+                label: "Devices, widths and facts…",
+                choose: () => (go("plan"), opened.selection.showPanel("devices")),
+              },
               { label: "Download the file", href: `/api/frames/${id}/file` },
               { label: dark ? "Light theme" : "Dark theme", choose: () => setDark(!dark) },
             ]}
@@ -111,9 +114,9 @@ export function TopLine() {
 
 /** How far the changes are kept, in words. */
 function Kept({ onOpen }: { onOpen: () => void }) {
-  const sync = useSession((session) => session.sync);
-  const waiting = useSession((session) => session.waiting);
-  const revision = useSession((session) => session.revision);
+  const sync = useEditing((edited) => edited.sync);
+  const waiting = useEditing((edited) => edited.waiting);
+  const revision = useEditing((edited) => edited.revision);
   const text =
     sync === "away"
       ? `server away · ${waiting === 0 ? "nothing waits" : `${waiting} ${waiting === 1 ? "change waits" : "changes wait"}`}`
@@ -140,7 +143,7 @@ function Kept({ onOpen }: { onOpen: () => void }) {
 
 /** The file it is worked on in. */
 function InFile() {
-  const file = useSession((session) => session.file);
+  const file = useEditing((edited) => edited.file);
   if (!file) return null;
   return (
     <span

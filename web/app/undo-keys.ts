@@ -12,8 +12,8 @@ export const useUndoKeys = (): void => {
     const keys = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey || hasItsOwn(event.target)) return;
       const key = event.key.toLowerCase();
-      if (key === "z" && !event.shiftKey) opened.undo();
-      else if (key === "y" || key === "z") opened.redo();
+      if (key === "z" && !event.shiftKey) opened.editing.undo();
+      else if (key === "y" || key === "z") opened.editing.redo();
       else return;
       event.preventDefault();
     };

@@ -1,8 +1,8 @@
 import { useEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
 import { targetsOf, type View } from "../../core/index.js";
-import { type Panel, panels } from "../data/session.js";
-import { useOpenFrame, useSession } from "./open-frame.js";
+import { type Panel, panels } from "../data/selection.js";
+import { useEditing, useLive, useOpenFrame, useSelection } from "./open-frame.js";
 
 const usual = "390x844";
 
@@ -16,16 +16,16 @@ export const viewInAddress = (params: URLSearchParams): Partial<View> => {
 /** Keeps in the page's address what concerns the whole frame: the bench's panel, all targets side by side. */
 export const usePanelInAddress = (): void => {
   const opened = useOpenFrame();
-  const panel = useSession((session) => session.panel);
-  const sideBySide = useSession((session) => session.sideBySide);
+  const panel = useSelection((selected) => selected.panel);
+  const sideBySide = useLive((live) => live.sideBySide);
   const [params, setParams] = useSearchParams();
   const first = useRef(true);
   useEffect(() => {
     if (first.current) {
       first.current = false;
       const asked = params.get("panel");
-      if (asked && (panels as readonly string[]).includes(asked)) opened.showPanel(asked as Panel);
-      if (params.get("targets") === "all") opened.showAllTargets(true);
+      if (asked && (panels as readonly string[]).includes(asked)) opened.selection.showPanel(asked as Panel);
+      if (params.get("targets") === "all") opened.live.showAllTargets(true);
       return;
     }
     setParams(
@@ -44,8 +44,8 @@ export const usePanelInAddress = (): void => {
 
 /** Keeps the device's view in the page's address. */
 export const useViewInAddress = (): void => {
-  const view = useSession((session) => session.device.view);
-  const first = useSession((session) => targetsOf(session.frame)[0]!.id);
+  const view = useLive((live) => live.device.view);
+  const first = useEditing((edited) => targetsOf(edited.frame)[0]!.id);
   const [, setParams] = useSearchParams();
   const { width, height, target } = view;
   useEffect(() => {

@@ -1,6 +1,6 @@
 import { useId, useMemo, useState } from "react";
-import { addressesOf, addressOf, linkTo, targetOfLink, topOf } from "../../core/index.js";
-import { useOpenFrame, useSession } from "../app/open-frame.js";
+import { addressesOf, addressOf, lensOf, linkTo, targetOfLink, topOf } from "../../core/index.js";
+import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 import { recentIn, remember } from "../app/recent.js";
 import { Button } from "../parts/button.js";
 import { copyText } from "../parts/copy-text.js";
@@ -11,15 +11,15 @@ const mostKept = 2000;
 /** The address of the screen; any link can be typed in its place, and followed running or cold. */
 export function AddressLine() {
   const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
-  const id = useSession((session) => session.id);
-  const { view, at } = useSession((session) => session.device);
+  const frame = useEditing((edited) => edited.frame);
+  const id = useEditing((edited) => edited.id);
+  const { view, at } = useLive((live) => live.device);
   const [typed, setTyped] = useState<string | null>(null);
   const [copied, setCopied] = useState(false);
   const list = useId();
 
   const { state } = at;
-  const address = state.outside ? null : addressOf(frame, topOf({ frame, view }, state.root));
+  const address = state.outside ? null : addressOf(frame, topOf(lensOf(frame, view), state.root));
   const link = typed ?? address ?? "";
   const wrong = typed === null || typed === "" ? null : targetOfLink(frame, typed);
 
@@ -39,13 +39,13 @@ export function AddressLine() {
   const follow = (start: "cold" | "running") => {
     if (link === "") return;
     if (link.length <= mostKept) remember("links", id, link);
-    opened.send({ do: "link", url: link, start });
+    opened.live.send({ do: "link", url: link, start });
     setTyped(null);
   };
   const copy = async () => {
     const whole = linkTo(frame.address, link);
     if (!(await copyText(whole)))
-      return opened.say("fault", `The browser does not let the page copy. The link is ${whole.slice(0, 200)}`);
+      return opened.editing.say("fault", `The browser does not let the page copy. The link is ${whole.slice(0, 200)}`);
     setCopied(true);
     setTimeout(() => setCopied(false), 1500);
   };

@@ -1,6 +1,21 @@
 import { useMemo, useState } from "react";
-import { bandAt, bandsOf, backEvent, hasEdgeSwipe, hasSystemBack, isStuck, type Frame, ladderOf, plainName, type State, targetIn, targetsOf, topOf, type View } from "../../core/index.js";
-import { useOpenFrame, useSession } from "../app/open-frame.js";
+import {
+  bandAt,
+  bandsOf,
+  backEvent,
+  endWords,
+  hasEdgeSwipe,
+  hasSystemBack,
+  isStuck,
+  type Frame,
+  ladderOf,
+  plainName,
+  type State,
+  targetIn,
+  targetsOf,
+  type View,
+} from "../../core/index.js";
+import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 import { useDark } from "../app/theme.js";
 import { LiveDevice } from "../device/live-device.js";
 import { Button } from "../parts/button.js";
@@ -17,30 +32,28 @@ import { WaitingLine } from "./waiting-line.js";
 
 const bandWidths = [390, 700, 1100];
 
-const ends: Record<string, string> = { exit: "out", stay: "nothing goes back", loop: "round for ever" };
-
 /** The ladder of one target in a line. */
 const backWords = (frame: Frame, view: View, state: State): string => {
-  const { steps, end } = ladderOf(frame, view, state);
-  const names = steps.slice(0, 4).map((after) => plainName(frame, topOf({ frame, view }, after.root).node));
-  return [...names, ...(steps.length > 4 ? ["…"] : []), ends[end]].join(", ");
+  const { rungs, end } = ladderOf(frame, view, state);
+  const names = rungs.slice(0, 4).map(({ node }) => plainName(frame, node));
+  return [...names, ...(rungs.length > 4 ? ["…"] : []), endWords.whole[end]].join(", ");
 };
 
 /** The live device, what Back will do from where it is, and why the last thing happened. */
 export function Companion({ onFold }: { onFold: () => void }) {
   const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
-  const device = useSession((session) => session.device);
+  const frame = useEditing((edited) => edited.frame);
+  const device = useLive((live) => live.device);
   const dark = useDark();
   const [room, size] = useSize();
-  const both = useSession((session) => session.sideBySide) && targetsOf(frame).length > 1;
+  const both = useLive((live) => live.sideBySide) && targetsOf(frame).length > 1;
   const [ghost, setGhost] = useState<number | null>(null);
 
   const { view } = device;
   const { state } = device.at;
   const ladder = useMemo(() => (state.outside ? null : ladderOf(frame, view, state)), [frame, view, state]);
   const target = targetIn(frame, view);
-  const shown = ghost !== null ? ladder?.steps[ghost] : undefined;
+  const shown = ghost !== null ? ladder?.rungs[ghost]?.state : undefined;
   const views = useMemo(
     () => (both ? targetsOf(frame).map(({ id }) => ({ ...view, target: id })) : [view]),
     [both, frame, view],
@@ -56,9 +69,9 @@ export function Companion({ onFold }: { onFold: () => void }) {
 
   const climb = (steps: number) => {
     for (let i = 0; i < steps; i += 1) {
-      const { device: now } = opened.external.get();
+      const { device: now } = opened.live.get();
       const event = backEvent(frame, now.view, now.at.state);
-      if (event) opened.send(event);
+      if (event) opened.live.send(event);
     }
   };
   const toBand = (id: string) => {
@@ -67,7 +80,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
     const next = bandsOf(frame)[i + 1]?.from;
     const width =
       Math.max(from, Math.min(bandWidths[Math.min(i, 2)]!, next === undefined ? Infinity : next - 1)) || 390;
-    opened.setView({ width, height: i === 0 ? 844 : Math.round(width * (i === 1 ? 1.2 : 0.72)) });
+    opened.live.setView({ width, height: i === 0 ? 844 : Math.round(width * (i === 1 ? 1.2 : 0.72)) });
   };
 
   return (
@@ -92,8 +105,8 @@ export function Companion({ onFold }: { onFold: () => void }) {
             className="h-7 min-w-0 rounded-sm border border-field bg-plate-2 px-1"
             value={both ? "*" : target.id}
             onChange={(event) => {
-              opened.showAllTargets(event.target.value === "*");
-              if (event.target.value !== "*") opened.setView({ target: event.target.value });
+              opened.live.showAllTargets(event.target.value === "*");
+              if (event.target.value !== "*") opened.live.setView({ target: event.target.value });
             }}
           >
             {targetsOf(frame).map(({ id, label }) => (
@@ -121,7 +134,10 @@ export function Companion({ onFold }: { onFold: () => void }) {
                 style={{ borderRadius: 14, width: each.width * scale, height: each.height * scale }}
               >
                 {state.outside ? (
-                  <Outside onReturn={() => opened.send({ do: "return" })} onRelaunch={() => opened.relaunch()} />
+                  <Outside
+                    onReturn={() => opened.live.send({ do: "return" })}
+                    onRelaunch={() => opened.live.relaunch()}
+                  />
                 ) : isStuck(state) ? (
                   <Stuck />
                 ) : (
@@ -133,7 +149,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
                       dark={dark}
                       scale={scale}
                       ghost={shown !== undefined}
-                      send={(event) => opened.send(event, each.target)}
+                      send={opened.live.send}
                     />
                   </Part>
                 )}
@@ -175,7 +191,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
             <Button
               icon="arrow-u-up-left"
               disabled={state.outside}
-              onClick={() => opened.send({ do: "back" })}
+              onClick={() => opened.live.send({ do: "back" })}
               title="The Back that this target's system has"
             >
               Back
@@ -184,7 +200,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
             <Button
               icon="hand-swipe-right"
               disabled={state.outside}
-              onClick={() => opened.send({ do: "up" })}
+              onClick={() => opened.live.send({ do: "up" })}
               title="A swipe from the edge of the device"
             >
               Edge
@@ -193,12 +209,12 @@ export function Companion({ onFold }: { onFold: () => void }) {
           <span className="grow" />
           <Button
             tone="quiet"
-            onClick={() => opened.send({ do: "kill" })}
+            onClick={() => opened.live.send({ do: "kill" })}
             title="The system ends the app in the background, and the person opens it again"
           >
             end it
           </Button>
-          <Button tone="quiet" onClick={() => opened.relaunch()} title="Launch the app anew; facts that last stay">
+          <Button tone="quiet" onClick={() => opened.live.relaunch()} title="Launch the app anew; facts that last stay">
             start over
           </Button>
         </div>

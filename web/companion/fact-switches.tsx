@@ -1,12 +1,12 @@
 import { Switch } from "radix-ui";
 import { factsOf, factValues, valueWord } from "../../core/index.js";
-import { useOpenFrame, useSession } from "../app/open-frame.js";
+import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 
 /** The facts as they are on the device, each with a switch of its own. */
 export function FactSwitches() {
   const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
-  const { facts } = useSession((session) => session.device.at.state);
+  const frame = useEditing((edited) => edited.frame);
+  const { facts } = useLive((live) => live.device.at.state);
   if (factsOf(frame).length === 0) return null;
   return (
     <div role="group" aria-label="Facts" className="flex max-h-16 flex-wrap gap-x-3 gap-y-1 overflow-y-auto">
@@ -17,7 +17,7 @@ export function FactSwitches() {
           <label key={fact.id} className="flex items-center gap-1.5">
             <Switch.Root
               checked={is === true}
-              onCheckedChange={(next) => opened.send({ do: "fact", id: fact.id, is: next })}
+              onCheckedChange={(next) => opened.live.send({ do: "fact", id: fact.id, is: next })}
               className="h-4.5 w-8 shrink-0 rounded-full border border-field bg-plate-2 data-[state=checked]:border-petrol data-[state=checked]:bg-petrol"
             >
               <Switch.Thumb className="block size-3 translate-x-0.5 rounded-full bg-ink-2 data-[state=checked]:translate-x-4 data-[state=checked]:bg-on-petrol" />
@@ -31,7 +31,7 @@ export function FactSwitches() {
               className="h-6.5 rounded-sm border border-field bg-plate-2 px-1"
               value={String(is)}
               onChange={(event) =>
-                opened.send({
+                opened.live.send({
                   do: "fact",
                   id: fact.id,
                   is: values.find((value) => String(value) === event.target.value)!,

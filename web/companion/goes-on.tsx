@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
-import { type ScreenNode, topOf } from "../../core/index.js";
-import { useOpenFrame, useSession } from "../app/open-frame.js";
+import { lensOf, nodeIn, topOf } from "../../core/index.js";
+import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 
 /** ms. How often the count is drawn. */
 const beat = 100;
@@ -8,11 +8,12 @@ const beat = 100;
 /** Counts down to what a screen does by itself, and lets it happen; it can be held, or had at once. */
 export function GoesOn() {
   const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
-  const view = useSession((session) => session.device.view);
-  const state = useSession((session) => session.device.at.state);
-  const top = topOf({ frame, view }, state.root);
-  const after = (frame.nodes[top.node] as ScreenNode | undefined)?.after;
+  const frame = useEditing((edited) => edited.frame);
+  const view = useLive((live) => live.device.view);
+  const state = useLive((live) => live.device.at.state);
+  const top = topOf(lensOf(frame, view), state.root);
+  const node = nodeIn(frame, top.node);
+  const after = node?.kind === "screen" ? node.after : undefined;
   const { since, key } = top;
   const total = after && since !== null && !state.outside ? Math.max(0, since + after.ms - state.clock) : null;
   const [passed, setPassed] = useState(0);
@@ -28,7 +29,7 @@ export function GoesOn() {
     const timer = setInterval(
       () => {
         const now = performance.now() - from;
-        if (now >= total) opened.send({ do: "wait", ms: total });
+        if (now >= total) opened.live.send({ do: "wait", ms: total });
         else setPassed(now);
       },
       Math.min(beat, Math.max(1, total)),
@@ -49,7 +50,7 @@ export function GoesOn() {
       <button
         type="button"
         className="px-1 font-medium underline"
-        onClick={() => opened.send({ do: "wait", ms: total })}
+        onClick={() => opened.live.send({ do: "wait", ms: total })}
       >
         now
       </button>

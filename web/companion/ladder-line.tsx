@@ -1,4 +1,15 @@
-import { canGoUp, type Frame, type Ladder, type Lens, nameOf, type State, topOf, type View } from "../../core/index.js";
+import {
+  canGoUp,
+  endWords,
+  type Frame,
+  type Ladder,
+  type Lens,
+  lensOf,
+  nameOf,
+  type State,
+  topOf,
+  type View,
+} from "../../core/index.js";
 
 export interface LadderLineProps {
   frame: Frame;
@@ -10,32 +21,31 @@ export interface LadderLineProps {
   onClimb: (steps: number) => void;
 }
 
-const ends = { exit: "leaves the app", stay: "nothing goes back", loop: "goes round for ever" } as const;
 const most = 9;
 
 /** Nothing goes back, though something lies beneath: the person is caught. At the bottom nothing has to. */
 const isTrap = (lens: Lens, state: State, ladder: Ladder): boolean =>
-  ladder.end === "loop" || (ladder.end === "stay" && canGoUp(lens, ladder.steps.at(-1) ?? state));
+  ladder.end === "round" || (ladder.end === "stays" && canGoUp(lens, ladder.rungs.at(-1)?.state ?? state));
 
-const topName = (lens: Lens, state: State): string => {
+const topName = (frame: Frame, lens: Lens, state: State): string => {
   const top = topOf(lens, state.root);
-  return nameOf(lens.frame, top.node, top.params);
+  return nameOf(frame, top.node, top.params);
 };
 
 /** The ladder: where the device is, then each next Back by number, down to the end. */
 export function LadderLine({ frame, view, state, ladder, onHover, onClimb }: LadderLineProps) {
-  const lens = { frame, view };
-  const cut = ladder.steps.length > most;
-  const steps = cut ? ladder.steps.slice(0, most - 1) : ladder.steps;
+  const lens = lensOf(frame, view);
+  const cut = ladder.rungs.length > most;
+  const rungs = cut ? ladder.rungs.slice(0, most - 1) : ladder.rungs;
   const step = "flex h-6.5 max-w-40 items-center gap-1.5 truncate border px-1.5";
   return (
     <section aria-label="What Back will do">
       <ol className="flex h-14.5 flex-wrap content-start items-center gap-x-1 gap-y-1 overflow-y-auto">
         <li className="pr-1 font-semibold">Back</li>
         <li className={`${step} rounded-sm border-petrol bg-petrol-soft font-semibold`} aria-current="step">
-          {topName(lens, state)}
+          {topName(frame, lens, state)}
         </li>
-        {steps.map((after, i) => (
+        {rungs.map((rung, i) => (
           <li key={i} className="min-w-0">
             <button
               type="button"
@@ -48,16 +58,16 @@ export function LadderLine({ frame, view, state, ladder, onHover, onClimb }: Lad
               title={`Go back ${i + 1} ×`}
             >
               <span className="mono text-ink-2">{i + 1}</span>
-              <span className="truncate">{topName(lens, after)}</span>
+              <span className="truncate">{topName(frame, lens, rung.state)}</span>
             </button>
           </li>
         ))}
-        {cut && <li className="px-1 text-ink-2">and {ladder.steps.length - steps.length} more</li>}
+        {cut && <li className="px-1 text-ink-2">and {ladder.rungs.length - rungs.length} more</li>}
         <li
           className={`${step} rounded-sm border-dashed ${isTrap(lens, state, ladder) ? "border-clay text-clay" : "border-field text-ink-2"}`}
         >
-          <span className="mono">{ladder.steps.length + 1}</span>
-          {ends[ladder.end]}
+          <span className="mono">{ladder.rungs.length + 1}</span>
+          {endWords.does[ladder.end]}
         </li>
       </ol>
     </section>

@@ -1,5 +1,5 @@
-import { keepStored, readStored } from "./storage.js";
-import type { Queued } from "./waiting.js";
+import { hasShape, keepStored, readList, readStored } from "./storage.js";
+import { isQueued, type Queued } from "./waiting.js";
 
 /** An edit that the server could not store: kept in this browser, for the person to try again, to copy or to let go. */
 export interface Aside extends Queued {
@@ -9,7 +9,9 @@ export interface Aside extends Queued {
 
 const keyOf = (frame: string): string => `handy-frame:aside:${frame}`;
 
-export const readAside = (frame: string): Aside[] => readStored<Aside[]>("local", keyOf(frame)) ?? [];
+const isAside = (value: unknown): value is Aside => isQueued(value) && hasShape(value, { why: "string" });
+
+export const readAside = (frame: string): Aside[] => readStored("local", keyOf(frame), readList(isAside)) ?? [];
 
 export const keepAside = (frame: string, aside: readonly Aside[]): void =>
   keepStored("local", keyOf(frame), aside.length ? aside : null);

@@ -1,4 +1,33 @@
-import { explain, explainEdit, factsOf, type Frame, type Id, isAttached, launch, nameOf, type NavigationEvent, noRenames, refit, type Renames, routeTo, type State, type Step, step, type View, viewAfter, viewOf } from "../../core/index.js";
+import {
+  explain,
+  explainEdit,
+  type Facts,
+  factsOf,
+  type Frame,
+  type Id,
+  isAttached,
+  launch,
+  nameOf,
+  type NavigationEvent,
+  noRenames,
+  refit,
+  type Renames,
+  routeTo,
+  type State,
+  type Step,
+  step,
+  type View,
+  viewAfter,
+  viewOf,
+} from "../../core/index.js";
+
+/** One step that a device made: what happened, in which view, and what that came to. */
+export interface DeviceStep {
+  event: NavigationEvent;
+  view: View;
+  before: State;
+  step: Step;
+}
 
 /** The live device: where the person is in the app, in which view, and why. A value. */
 export interface Device {
@@ -6,46 +35,65 @@ export interface Device {
   at: Step;
   /** Why the last event did what it did. */
   reasons: readonly string[];
+  /** Every step of what was done last, one after another: who draws may show each of them. Empty where it was put there. */
+  steps: readonly DeviceStep[];
 }
 
-export const newDevice = (frame: Frame, given: Partial<View> = {}, facts?: State["facts"]): Device => {
+/** A step that only says where the app is: nothing led there. */
+const standingAt = (state: State): Step => ({ state, moves: [], notes: [], passed: [] });
+
+/** A device on a state, which nothing led to. */
+export const deviceAt = (view: View, state: State, reasons: readonly string[] = []): Device => ({
+  view,
+  at: standingAt(state),
+  reasons,
+  steps: [],
+});
+
+/** A device that launches its app. */
+export const newDevice = (frame: Frame, given: Partial<View> = {}, facts?: Facts): Device => {
   const view = viewOf(frame, given);
   const at = launch(frame, view, facts);
-  return { view, at, reasons: explain(frame, view, null, null, at) };
+  return { view, at, reasons: explain(frame, view, null, null, at), steps: [] };
 };
 
 /** A device whose app starts by a link. */
-export const linkedDevice = (frame: Frame, view: View, facts: State["facts"], url: string): Device => {
+export const linkedDevice = (frame: Frame, view: View, facts: Facts, url: string): Device => {
   const at = launch(frame, view, facts, url);
-  return { view, at, reasons: explain(frame, view, null, { do: "link", url, start: "cold" }, at) };
+  return { view, at, reasons: explain(frame, view, null, { do: "link", url, start: "cold" }, at), steps: [] };
 };
 
 /** Those facts of a state that outlive the end of the app. */
-export const lastingFacts = (frame: Frame, { facts }: State): State["facts"] =>
+export const lastingFacts = (frame: Frame, { facts }: State): Facts =>
   Object.fromEntries(
     factsOf(frame).flatMap(({ id, lasting }) =>
       lasting === false || facts[id] === undefined ? [] : [[id, facts[id]]],
     ),
   );
 
-/** The device after an event. */
-export const withEvent = (frame: Frame, device: Device, event: NavigationEvent): Device => {
-  const at = step(frame, device.view, device.at.state, event);
-  const reasons = explain(frame, device.view, device.at, event, at);
+/** The device after an event, which may have happened in another view of the same state. */
+export const withEvent = (frame: Frame, device: Device, event: NavigationEvent, view = device.view): Device => {
+  const at = step(frame, view, device.at.state, event);
+  const reasons = explain(frame, view, device.at, event, at);
   return {
-    ...device,
     view: viewAfter(frame, device.view, event),
     at,
     reasons: reasons.length ? reasons : device.reasons,
+    steps: [...device.steps, { event, view, before: device.at.state, step: at }],
   };
 };
+
+/** The device after several events, one after another; their steps stand behind those it has. */
+export const withEvents = (frame: Frame, device: Device, events: readonly NavigationEvent[]): Device =>
+  events.reduce((at, event) => withEvent(frame, at, event), device);
 
 /** The device on a frame that was edited: it keeps its place as far as that exists, also under another id. */
 export const withFrame = (frame: Frame, device: Device, renamed: Renames = noRenames, before?: Frame): Device => {
   const view = viewOf(frame, device.view);
-  const at: Step = { state: refit(before ?? frame, frame, view, device.at.state, renamed), moves: [], notes: [] };
-  const reasons = before ? explainEdit(before, frame, view, device.at.state, at.state, renamed) : [];
-  return { view, at, reasons: reasons.length ? reasons : device.reasons };
+  const was = device.at.state;
+  const state = refit(before ?? frame, frame, view, was, renamed);
+  const reasons = before ? explainEdit(before, frame, view, was, state, renamed) : [];
+  return deviceAt(view, state, reasons.length ? reasons : device.reasons);
 };
 
 /** The device on a screen, brought there as a person would come; opened from outside when no way leads there. */
@@ -56,9 +104,8 @@ export const putOn = (frame: Frame, device: Device, id: Id): Device => {
       ...device,
       reasons: [`${name} stands in no container, so no device can show it. Put it into a stack or a hub.`],
     };
-  const route =
-    routeTo(frame, device.view, device.at.state, id) ??
-    routeTo(frame, device.view, launch(frame, device.view).state, id);
+  const fromHere = routeTo(frame, device.view, device.at.state, id);
+  const route = fromHere ?? routeTo(frame, device.view, launch(frame, device.view).state, id);
   if (!route) {
     const opened = withEvent(frame, device, { do: "open", to: id });
     return {
@@ -66,14 +113,12 @@ export const putOn = (frame: Frame, device: Device, id: Id): Device => {
       reasons: [`No way leads to ${name} yet: it was opened from outside, as a push message would.`, ...opened.reasons],
     };
   }
-  const fromHere = routeTo(frame, device.view, device.at.state, id) !== null;
-  let next = fromHere ? device : newDevice(frame, device.view);
-  for (const event of route) next = withEvent(frame, next, event);
+  const put = withEvents(frame, fromHere ? device : newDevice(frame, device.view), route);
   const taps = route.length === 1 ? "one tap" : `${route.length} taps`;
   return {
-    ...next,
+    ...put,
     reasons: route.length
-      ? [`Brought to ${name} by ${taps}${fromHere ? "" : " from the launch"}.`, ...next.reasons]
+      ? [`Brought to ${name} by ${taps}${fromHere ? "" : " from the launch"}.`, ...put.reasons]
       : [`The device is on ${name} already.`],
   };
 };

@@ -1,32 +1,63 @@
-type Kind = "local" | "session";
+type Place = "local" | "session";
 
-const of = (kind: Kind): Storage => (kind === "local" ? localStorage : sessionStorage);
+/** What this page keeps says which form it has; what was kept before that was said is of the first. */
+const present = 2;
 
-/** What was kept under a key; null where there is nothing that can be read. */
-export const readStored = <T>(kind: Kind, key: string): T | null => {
+/** Reads a kept value of a form that is known; null where it is none. `form` is that which it was kept in. */
+export type ReadKept<T> = (value: unknown, form: number) => T | null;
+
+const of = (place: Place): Storage => (place === "local" ? localStorage : sessionStorage);
+
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null;
+
+/** What was kept under a key; null where there is nothing that can be read, or something of a form that is yet to come. */
+export const readStored = <T>(place: Place, key: string, read: ReadKept<T>): T | null => {
   try {
-    return JSON.parse(of(kind).getItem(key) ?? "null") as T | null;
+    const text = of(place).getItem(key);
+    if (text === null) return null;
+    const kept: unknown = JSON.parse(text);
+    const isMarked = isObject(kept) && typeof kept.form === "number" && "value" in kept;
+    if (!isMarked) return read(kept, 1);
+    return Number(kept.form) > present ? null : read(kept.value, Number(kept.form));
   } catch {
     return null;
   }
 };
 
 /** Keeps a value under a key; null takes it away. A full or forbidden storage costs what it would have kept over a reload, and nothing else. */
-export const keepStored = (kind: Kind, key: string, value: unknown): void => {
+export const keepStored = (place: Place, key: string, value: unknown): void => {
   try {
-    if (value === null) of(kind).removeItem(key);
-    else of(kind).setItem(key, JSON.stringify(value));
+    if (value === null) of(place).removeItem(key);
+    else of(place).setItem(key, JSON.stringify({ form: present, value }));
   } catch {
     // said above
   }
 };
 
 /** The keys that begin so. */
-export const storedKeys = (kind: Kind, prefix: string): string[] => {
+export const storedKeys = (place: Place, prefix: string): string[] => {
   try {
-    const storage = of(kind);
-    return Array.from({ length: storage.length }, (_, i) => storage.key(i)!).filter((key) => key.startsWith(prefix));
+    const storage = of(place);
+    return Array.from({ length: storage.length }, (_, i) => storage.key(i) ?? "").filter((key) =>
+      key.startsWith(prefix),
+    );
   } catch {
     return [];
   }
 };
+
+/** Reads a text. */
+export const readText: ReadKept<string> = (value) => (typeof value === "string" ? value : null);
+
+/** Reads a list, without what in it is of no use any more. */
+export const readList =
+  <T>(isOne: (value: unknown) => value is T): ReadKept<T[]> =>
+  (value) =>
+    Array.isArray(value) ? value.filter(isOne) : null;
+
+/** Whether a value is a text. */
+export const isText = (value: unknown): value is string => typeof value === "string";
+
+/** Whether a value has these keys, each of its kind. */
+export const hasShape = (value: unknown, shape: Readonly<Record<string, "string" | "number" | "object">>): boolean =>
+  isObject(value) && Object.entries(shape).every(([key, kind]) => typeof value[key] === kind && value[key] !== null);

@@ -1,5 +1,17 @@
-import { applySoundly, type Clash, clashesOf, type Edit, faultSays, type Frame, noRenames, type Renames, thenRenamed, withoutClashes } from "../../core/index.js";
+import {
+  applySoundly,
+  type Clash,
+  clashesOf,
+  type Edit,
+  faultSays,
+  type Frame,
+  noRenames,
+  type Renames,
+  thenRenamed,
+  withoutClashes,
+} from "../../core/index.js";
 import type { Aside } from "./aside.js";
+import { together } from "./external.js";
 import type { FileState } from "./file.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
@@ -157,9 +169,12 @@ export class Sync {
     };
     this.live.onmessage = ({ data }) => {
       const said = JSON.parse(data as string) as Said;
-      if (said.kind === "revisions") this.hear(said.revision, said.edits ?? []);
-      else if (said.kind === "file") this.host.stand({ file: said.file ?? null });
-      else this.host.stand({ deleted: said.kind === "deleted" });
+      // whoever shows the frame is told once of what one message brings
+      together(() => {
+        if (said.kind === "revisions") this.hear(said.revision, said.edits ?? []);
+        else if (said.kind === "file") this.host.stand({ file: said.file ?? null });
+        else this.host.stand({ deleted: said.kind === "deleted" });
+      });
     };
     this.live.onerror = () => {
       if (!this.closed) this.away();
@@ -208,10 +223,12 @@ export class Sync {
         body: { edits },
       });
       this.retryAfter = 1000;
-      this.untroubled();
-      this.settle(answer.revision, edits);
-      if (this.state === "away") this.stand("saved");
-      this.queued(this.queue.filter((queued) => !edits.includes(queued)));
+      together(() => {
+        this.untroubled();
+        this.settle(answer.revision, edits);
+        if (this.state === "away") this.stand("saved");
+        this.queued(this.queue.filter((queued) => !edits.includes(queued)));
+      });
     } catch (error) {
       await this.failed(error as Error, edits);
     } finally {
@@ -225,7 +242,8 @@ export class Sync {
     if (!(error instanceof ProblemError)) throw error;
     if (error.status < 500) this.untroubled();
     if (error.status === 0) return this.away();
-    if (error.status === 412) return this.rebase(Number(error.body.revision), (error.body.missed ?? []) as Missed[]);
+    if (error.status === 412)
+      return together(() => this.rebase(Number(error.body.revision), (error.body.missed ?? []) as Missed[]));
     // a deleted frame takes no edits: they wait until it is brought back
     if (error.status === 404) {
       this.host.stand({ deleted: true });
@@ -244,7 +262,7 @@ export class Sync {
     }
     this.untroubled();
     this.atOnce = mostAtOnce;
-    this.setAside(first!, problemSays(this.base, error));
+    together(() => this.setAside(first!, problemSays(this.base, error)));
   }
 
   private untroubled(): void {

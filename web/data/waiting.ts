@@ -1,6 +1,6 @@
 import type { Edit } from "../../core/index.js";
 import { newKey } from "./key.js";
-import { keepStored, readStored, storedKeys } from "./storage.js";
+import { hasShape, keepStored, readList, readStored, storedKeys } from "./storage.js";
 
 /** An edit that waits to be sent. */
 export interface Queued {
@@ -8,6 +8,10 @@ export interface Queued {
   label: string;
   edit: Edit;
 }
+
+/** Whether a value is an edit that waits: the server reads the edit itself with care. */
+export const isQueued = (value: unknown): value is Queued =>
+  hasShape(value, { key: "string", label: "string", edit: "object" });
 
 const prefixOf = (frame: string): string => `handy-frame:queue:${frame}:`;
 
@@ -57,7 +61,7 @@ export class Waiting {
     return left
       .filter((key) => !held.has(key))
       .flatMap((key) => {
-        const queue = readStored<Queued[]>("local", key) ?? [];
+        const queue = readStored("local", key, readList(isQueued)) ?? [];
         keepStored("local", key, null);
         return queue;
       });

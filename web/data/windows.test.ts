@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { type Edit, equal, faultsOf } from "../../core/index.js";
-import { OpenFrame } from "./session.js";
+import { OpenFrame } from "./open-frame.js";
 import { Server, standIn } from "./testing/fake-server.js";
 
 const globals = globalThis as Record<string, unknown>;
@@ -18,7 +18,7 @@ const twoWindows = (dice: readonly number[]) => {
   const closes = windows.map((window) => window.open());
   const settled = async () => {
     for (let i = 0; i < 500; i += 1) {
-      const all = windows.map((window) => window.external.get());
+      const all = windows.map((window) => window.editing.get());
       if (all.every(({ waiting, revision }) => waiting === 0 && revision === server.revision)) return;
       await wait(2);
     }
@@ -68,12 +68,12 @@ test("two windows that change one frame in any interleaving come to the same fra
         for (const { by, edit } of acts) {
           const window = windows[by]!;
           if (edit === "wait") await wait(dice[0]!);
-          else if (edit === "undo") window.undo();
-          else window.edit(edit, "Change");
+          else if (edit === "undo") window.editing.undo();
+          else window.editing.edit(edit, "Change");
         }
         await settled();
         for (const window of windows) {
-          const { frame, history } = window.external.get();
+          const { frame, history } = window.editing.get();
           expect(equal(frame, server.frame)).toBe(true);
           expect(history.frame).toBe(frame);
         }
@@ -89,18 +89,21 @@ test("of one key written in both at once, the value that came first holds and bo
   const { server, windows, settled, close } = twoWindows([1]);
   const [one, two] = windows;
   const title = (value: string): Edit => ({ kind: "set", node: "c", key: "title", value });
-  one.edit(title("First"), "Call it First");
-  two.edit({ kind: "batch", edits: [title("Second"), { kind: "set", node: "b", key: "note", value: "kept" }] }, "Both");
+  one.editing.edit(title("First"), "Call it First");
+  two.editing.edit(
+    { kind: "batch", edits: [title("Second"), { kind: "set", node: "b", key: "note", value: "kept" }] },
+    "Both",
+  );
   await settled();
   expect(server.frame.nodes).toMatchObject({ c: { title: "First" }, b: { note: "kept" } });
-  const [clash] = two.external.get().clashes;
+  const [clash] = two.editing.get().clashes;
   expect(clash).toEqual({ node: "c", key: "title", mine: "Second", theirs: "First" });
-  expect(one.external.get().clashes).toEqual([]);
-  two.settleClash(clash!, true);
+  expect(one.editing.get().clashes).toEqual([]);
+  two.editing.settleClash(clash!, true);
   await settled();
   expect(server.frame.nodes.c!.title).toBe("Second");
-  expect(one.external.get().frame.nodes.c!.title).toBe("Second");
-  expect(two.external.get().clashes).toEqual([]);
+  expect(one.editing.get().frame.nodes.c!.title).toBe("Second");
+  expect(two.editing.get().clashes).toEqual([]);
   close();
 });
 
@@ -118,12 +121,12 @@ test("what one window wrote without the server is not taken by another that is t
   };
   const { server, windows, close } = twoWindows([0]);
   server.away = true;
-  windows[0].edit({ kind: "set", node: "c", key: "title", value: "Written away" }, "Call it");
+  windows[0].editing.edit({ kind: "set", node: "c", key: "title", value: "Written away" }, "Call it");
   await wait(5);
   const third = new OpenFrame({ id: "x", revision: 1, frame: server.frame }, {});
   const closeThird = third.open();
   await wait(5);
-  expect(third.external.get().waiting).toBe(0);
+  expect(third.editing.get().waiting).toBe(0);
   closeThird();
   close();
   await wait(5);

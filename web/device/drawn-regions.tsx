@@ -1,8 +1,19 @@
 import { type CSSProperties, Fragment } from "react";
-import { placesOf } from "../../core/index.js";
-import type { Action, Frame, NavigationEvent, Region, ScreenNode, ScreenScene, State, Surface, View } from "../../core/index.js";
+import {
+  type Action,
+  actionsThere,
+  type Frame,
+  type NavigationEvent,
+  pairAt,
+  type Region,
+  screenAt,
+  type ScreenScene,
+  type State,
+  type Surface,
+  type View,
+} from "../../core/index.js";
 import { FaceBar } from "./faces.js";
-import { actionsAt, ScreenView } from "./screen-view.js";
+import { ScreenView } from "./screen-view.js";
 import { Strip } from "./strip.js";
 import type { SheetDrag } from "./use-sheet-drag.js";
 
@@ -20,14 +31,16 @@ export interface DrawnRegionsProps {
   onSettler: (settle: () => void) => () => void;
 }
 
+/** What each region is drawn with. */
+interface RegionProps extends Omit<DrawnRegionsProps, "regions" | "shift"> {
+  region: Region;
+  /** The overlay that the region is, or lies in. */
+  overlay: Region | undefined;
+  style: CSSProperties;
+}
+
 /** Room for the handle of a sheet without a strip, px. */
 const gripHeight = 22;
-
-const contains = (outer: Region, inner: Region): boolean =>
-  inner.x >= outer.x &&
-  inner.y >= outer.y &&
-  inner.x + inner.width <= outer.x + outer.width &&
-  inner.y + inner.height <= outer.y + outer.height;
 
 const overlays = new Set<Region["role"]>(["sheet", "dialog", "side", "fullscreen"]);
 const hairline = "1px solid color-mix(in srgb, var(--ink) 14%, transparent)";
@@ -42,9 +55,190 @@ const cornersIn = (region: Region, overlay: Region | undefined): CSSProperties =
   return top || foot ? { borderRadius: `${top}px ${top}px ${foot}px ${foot}px`, overflow: "hidden" } : {};
 };
 
+/** Whether a region lies at the head of a sheet, where its handle is. */
+const isHead = (region: Region, overlay: Region | undefined): overlay is Region =>
+  overlay?.role === "sheet" && region.y <= overlay.y;
+
+const styleOf = (region: Region, overlay: Region | undefined, moved: number | undefined, drag?: SheetDrag) => ({
+  position: "absolute" as const,
+  left: region.x,
+  top: region.y,
+  width: region.width,
+  height: region.height,
+  ...cornersIn(region, overlay),
+  ...(moved !== undefined && {
+    transform: `translateX(${moved}px)`,
+    background: "var(--page)",
+    boxShadow: "0 0 22px rgb(0 0 0 / .22)",
+  }),
+  ...(overlay && drag?.settling === overlay.key && { transition: "top 160ms ease-out, height 160ms ease-out" }),
+});
+
+function ScreenRegion({ region, overlay, style, frame, view, state, surface, ghost, send, onSettler }: RegionProps) {
+  const { screen, inert, width, height } = region;
+  if (!screen) return null;
+  return (
+    <div inert={inert} className="contents">
+      <ScreenView
+        frame={frame}
+        view={view}
+        facts={state.facts}
+        screen={screen}
+        named={screen.entry !== surface.top}
+        ghost={ghost}
+        style={style}
+        width={width}
+        height={height}
+        grip={isHead(region, overlay) ? gripHeight : 0}
+        send={send}
+        onSettler={onSettler}
+      />
+    </div>
+  );
+}
+
+function HeaderRegion({ region, overlay, style, frame, view, state, surface, drag, send }: RegionProps) {
+  const { header, inert, y } = region;
+  if (!header) return null;
+  const { nearest } = surface.strips;
+  const owners = surface.screens.filter(({ entry, inert: isInert }) => !isInert && nearest.get(entry.key) === header);
+  const placed = (place: Action["place"]) =>
+    owners.flatMap(({ entry }) =>
+      actionsThere(frame, screenAt(frame, entry.node).actions, view, state.facts, place).map((action) => ({
+        action,
+        entry,
+      })),
+    );
+  const [start, end] = [placed("start"), placed("end")];
+  const tap = (action: Action) => {
+    const owner: ScreenScene["entry"] | undefined = [...start, ...end].find((each) => each.action === action)?.entry;
+    if (owner) send({ do: "tap", action: action.id, ...(owner !== surface.top && { in: owner.node }) });
+  };
+  return (
+    <div
+      inert={inert}
+      style={{
+        ...style,
+        background: "var(--surface)",
+        borderBottom: hairline,
+        paddingTop: y <= 0 ? view.insets.top : 0,
+      }}
+      {...(drag && isHead(region, overlay) && drag.handle(overlay, frame, view))}
+    >
+      <Strip
+        header={header}
+        start={start.map(({ action }) => action)}
+        end={end.map(({ action }) => action)}
+        onUp={() => send({ do: "up" })}
+        onMenu={() => send({ do: "menu" })}
+        onTap={tap}
+      />
+    </div>
+  );
+}
+
+function BarRegion({ region, style, frame, state, view, send }: RegionProps) {
+  const { bar, role, inert } = region;
+  if (!bar) return null;
+  return (
+    <div
+      inert={inert}
+      style={{ ...style, ...(role === "drawer" && { boxShadow: "0 0 40px rgb(0 0 0 / .28)" }) }}
+      data-drawer={role === "drawer" || undefined}
+    >
+      <FaceBar
+        frame={frame}
+        state={state}
+        view={view}
+        bar={bar}
+        onTab={(to) => send({ do: "tab", to })}
+        onExtra={(action) => send({ do: "tap", action, in: bar.hub })}
+      />
+    </div>
+  );
+}
+
+function PaneRegion({ region, style, frame }: RegionProps) {
+  const { pane, role, inert } = region;
+  return (
+    <div
+      inert={inert}
+      data-pane={role}
+      style={{ ...style, ...(role === "list" ? { borderInlineEnd: hairline } : {}) }}
+      className="grid place-items-center"
+    >
+      {pane?.isEmpty && (
+        <p className="max-w-56 text-center text-[15px]" style={{ opacity: 0.7 }}>
+          {pairAt(frame, pane.pair).empty ?? ""}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function OverlayRegion({ region, style, frame, view, drag }: RegionProps) {
+  const { role, inert } = region;
+  return (
+    <Fragment>
+      <div
+        style={{
+          ...style,
+          background: "var(--page)",
+          ...(role !== "fullscreen" && { boxShadow: "0 4px 34px rgb(0 0 0 / .3)" }),
+        }}
+        data-overlay={role}
+        inert={inert}
+      />
+      {role === "sheet" && drag && (
+        <div
+          style={{ ...style, height: gripHeight, zIndex: 1 }}
+          inert={inert}
+          data-grip
+          className="grid cursor-grab touch-none place-items-center"
+          {...drag.handle(region, frame, view)}
+        >
+          <span className="h-[3px] w-14 rounded-full" style={{ background: "var(--ink)", opacity: 0.4 }} />
+        </div>
+      )}
+    </Fragment>
+  );
+}
+
+function Scrim({ region, style, send }: RegionProps) {
+  return (
+    <div
+      data-scrim={region.node}
+      inert={region.inert}
+      style={{ ...style, background: "rgb(8 14 18 / .42)" }}
+      onClick={() => send({ do: "dismiss" })}
+    />
+  );
+}
+
+const drawnBy = ({ role }: Region) => {
+  switch (role) {
+    case "content":
+      return ScreenRegion;
+    case "header":
+      return HeaderRegion;
+    case "scrim":
+      return Scrim;
+    case "list":
+    case "detail":
+      return PaneRegion;
+    case "bar":
+    case "top":
+    case "rail":
+    case "panel":
+    case "drawer":
+      return BarRegion;
+    default:
+      return OverlayRegion;
+  }
+};
+
 /** Draws the regions of an arrangement back to front. It decides nothing: where what is, is in the regions. */
-export function DrawnRegions(props: DrawnRegionsProps) {
-  const { frame, state, view, surface, regions, ghost, shift, drag, send, onSettler } = props;
+export function DrawnRegions({ regions, shift, ...common }: DrawnRegionsProps) {
   const seen = new Map<string, number>();
   const keyOf = (region: Region): string => {
     const key = `${region.role} ${region.key}`;
@@ -52,162 +246,11 @@ export function DrawnRegions(props: DrawnRegionsProps) {
     seen.set(key, n + 1);
     return `${key} ${n}`;
   };
-  const screens = (region: Region): ScreenScene[] =>
-    surface.screens.filter((screen) => screen.strip === region.header && !screen.inert);
-  const isTop = (screen: ScreenScene) => screen.entry === surface.top;
-
-  return regions.map((region, i) => {
-    const { role, x, y, width, height } = region;
-    const moved = shift?.(region);
-    const overlay = overlays.has(role)
-      ? region
-      : regions.slice(0, i).findLast((other) => overlays.has(other.role) && contains(other, region));
-    // what lies wholly under a scrim is inert: the scrim covers just that
-    const inert = regions.slice(i + 1).some((other) => other.role === "scrim" && contains(other, region));
-    const style: CSSProperties = {
-      position: "absolute",
-      left: x,
-      top: y,
-      width,
-      height,
-      ...cornersIn(region, overlay),
-      ...(moved !== undefined && {
-        transform: `translateX(${moved}px)`,
-        background: "var(--page)",
-        boxShadow: "0 0 22px rgb(0 0 0 / .22)",
-      }),
-      ...(drag?.settling === overlay?.key && overlay && { transition: "top 160ms ease-out, height 160ms ease-out" }),
-    };
-    const key = keyOf(region);
-    if (region.screen)
-      return (
-        <div key={key} inert={inert} className="contents">
-          <ScreenView
-            frame={frame}
-            view={view}
-            facts={state.facts}
-            scene={region.screen}
-            named={!isTop(region.screen)}
-            ghost={ghost}
-            style={style}
-            width={width}
-            height={height}
-            grip={overlay?.role === "sheet" && y <= overlay.y ? gripHeight : 0}
-            send={send}
-            onSettler={onSettler}
-          />
-        </div>
-      );
-    if (region.header) {
-      const tapIn = (screen: ScreenScene) => (action: Action) =>
-        send({ do: "tap", action: action.id, ...(!isTop(screen) && { in: screen.entry.node }) });
-      const owner = screens(region);
-      const placed = (place: "start" | "end") =>
-        owner.flatMap((screen) =>
-          actionsAt(frame, view, state.facts, frame.nodes[screen.entry.node] as ScreenNode, place),
-        );
-      return (
-        <div
-          key={key}
-          inert={inert}
-          style={{
-            ...style,
-            background: "var(--surface)",
-            borderBottom: hairline,
-            paddingTop: y <= 0 ? view.insets.top : 0,
-          }}
-          {...(overlay?.role === "sheet" && y <= overlay.y && drag ? drag.handle(overlay, frame) : {})}
-        >
-          <Strip
-            header={region.header}
-            start={placed("start")}
-            end={placed("end")}
-            onUp={() => send({ do: "up" })}
-            onMenu={() => send({ do: "menu" })}
-            onTap={(action) => {
-              const screen = owner.find(({ entry }) =>
-                (frame.nodes[entry.node] as ScreenNode).actions?.includes(action),
-              );
-              if (screen) tapIn(screen)(action);
-            }}
-          />
-        </div>
-      );
-    }
-    if (region.bar) {
-      const { bar } = region;
-      return (
-        <div
-          key={key}
-          inert={inert}
-          style={{ ...style, ...(role === "drawer" && { boxShadow: "0 0 40px rgb(0 0 0 / .28)" }) }}
-          data-drawer={role === "drawer" || undefined}
-        >
-          <FaceBar
-            frame={frame}
-            state={state}
-            view={view}
-            bar={bar}
-            onTab={(to) => send({ do: "tab", to })}
-            onExtra={(action) => send({ do: "tap", action, in: bar.hub })}
-          />
-        </div>
-      );
-    }
-    if (role === "scrim")
-      return (
-        <div
-          key={key}
-          data-scrim={region.node}
-          inert={inert}
-          style={{ ...style, background: "rgb(8 14 18 / .42)" }}
-          onClick={() => send({ do: "dismiss" })}
-        />
-      );
-    if (role === "list" || role === "detail") {
-      const node = frame.nodes[regions[i]!.node];
-      const isEmpty =
-        role === "detail" && !regions.slice(i + 1).some((other) => other.screen && contains(region, other));
-      const pair = frame.nodes[placesOf(frame, region.node)[0] ?? ""];
-      return (
-        <div
-          key={key}
-          inert={inert}
-          data-pane={role}
-          style={{ ...style, ...(role === "list" ? { borderInlineEnd: hairline } : {}) }}
-          className="grid place-items-center"
-        >
-          {isEmpty && node && (
-            <p className="max-w-56 text-center text-[15px]" style={{ opacity: 0.7 }}>
-              {(pair?.kind === "pair" && pair.empty) || ""}
-            </p>
-          )}
-        </div>
-      );
-    }
-    return (
-      <Fragment key={key}>
-        <div
-          style={{
-            ...style,
-            background: "var(--page)",
-            ...(role !== "fullscreen" && { boxShadow: "0 4px 34px rgb(0 0 0 / .3)" }),
-          }}
-          data-overlay={role}
-          inert={inert}
-        />
-        {role === "sheet" && drag && (
-          <div
-            style={{ ...style, height: gripHeight, zIndex: 1 }}
-            inert={inert}
-            data-grip
-            className="grid cursor-grab touch-none place-items-center"
-            {...drag.handle(region, frame)}
-          >
-            <span className="h-[3px] w-14 rounded-full" style={{ background: "var(--ink)", opacity: 0.4 }} />
-          </div>
-        )}
-      </Fragment>
-    );
+  const overlayAt = new Map(regions.flatMap((region) => (overlays.has(region.role) ? [[region.key, region]] : [])));
+  return regions.map((region) => {
+    const overlay = region.overlay === null ? undefined : overlayAt.get(region.overlay);
+    const Drawn = drawnBy(region);
+    const style = styleOf(region, overlay, shift?.(region), common.drag);
+    return <Drawn key={keyOf(region)} {...common} region={region} overlay={overlay} style={style} />;
   });
 }

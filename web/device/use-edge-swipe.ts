@@ -1,5 +1,16 @@
 import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
-import { type Frame, hasEdgeSwipe, type NavigationEvent, type State, step, surfaceOf, targetIn, upTakes, type View } from "../../core/index.js";
+import {
+  type Frame,
+  hasEdgeSwipe,
+  lensOf,
+  type NavigationEvent,
+  sightOf,
+  type State,
+  step,
+  targetIn,
+  upTakes,
+  type View,
+} from "../../core/index.js";
 
 /** A finger on its way from the start edge. */
 export interface EdgeSwipe {
@@ -19,8 +30,9 @@ const settle = 180;
 
 /** The event that a swipe from the start edge means now: going up, the drawer, or nothing. */
 const meantBy = (frame: Frame, view: View, state: State): NavigationEvent | null => {
-  if (hasEdgeSwipe(targetIn(frame, view)) && upTakes({ frame, view }, state) === "push") return { do: "up" };
-  const { bars, focus, drawer } = surfaceOf(frame, state, view);
+  const lens = lensOf(frame, view);
+  if (hasEdgeSwipe(targetIn(frame, view)) && upTakes(lens, state) === "push") return { do: "up" };
+  const { bars, focus, drawer } = sightOf(lens, state);
   const hasDrawer = bars.some(
     (bar) => bar.face === "drawer" && !bar.inert && focus.some((entry) => entry.key === bar.key),
   );

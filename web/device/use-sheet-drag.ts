@@ -1,5 +1,5 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef, useState } from "react";
-import { type Frame, type NavigationEvent, type Region, restOf } from "../../core/index.js";
+import { firstOf, type Frame, lastOf, lensOf, type NavigationEvent, type Region, type View } from "../../core/index.js";
 
 /** Sheets that are dragged between their resting heights, and away. */
 export interface SheetDrag {
@@ -7,7 +7,7 @@ export interface SheetDrag {
   heights: ReadonlyMap<number, number>;
   /** The sheet that is on its way to a resting height by itself. */
   settling: number | null;
-  handle: (sheet: Region, frame: Frame) => { onPointerDown: (event: ReactPointerEvent) => void };
+  handle: (sheet: Region, frame: Frame, view: View) => { onPointerDown: (event: ReactPointerEvent) => void };
 }
 
 /** Below this share of its lowest resting height a sheet is swiped away. */
@@ -27,13 +27,14 @@ export const useSheetDrag = (scale: number, send: (event: NavigationEvent) => vo
 
   return useMemo(() => {
     const set = (key: number, height: number) => setHeights((now) => new Map(now).set(key, height));
-    const handle: SheetDrag["handle"] = (sheet, frame) => ({
+    const handle: SheetDrag["handle"] = (sheet, frame, view) => ({
       onPointerDown: (event) => {
         if (event.button !== 0 || (event.target as HTMLElement).closest("button")) return;
         event.preventDefault();
-        const rests = restOf(frame.nodes[sheet.node]!);
+        const { rest: rests } = lensOf(frame, view).look(sheet.node);
+        const [lowest, highest] = [firstOf(rests), lastOf(rests)];
         // a sheet stands at the foot of what it covers, at a known share of that
-        const whole = sheet.height / (heights.get(sheet.key) ?? rests[0]!);
+        const whole = sheet.height / (heights.get(sheet.key) ?? lowest);
         const from = event.clientY;
         let last = { y: from, at: event.timeStamp };
         let speed = 0;
@@ -44,7 +45,7 @@ export const useSheetDrag = (scale: number, send: (event: NavigationEvent) => vo
           speed = (last.y - moved.clientY) / latest.current.scale / whole / (passed / 1000);
           last = { y: moved.clientY, at: moved.timeStamp };
           const by = (from - moved.clientY) / latest.current.scale / whole;
-          height = Math.min(Math.max(0.06, sheet.height / whole + by), Math.max(0.96, rests.at(-1)!));
+          height = Math.min(Math.max(0.06, sheet.height / whole + by), Math.max(0.96, highest));
           set(sheet.key, height);
         };
         const end = (done: PointerEvent) => {
@@ -53,8 +54,8 @@ export const useSheetDrag = (scale: number, send: (event: NavigationEvent) => vo
           removeEventListener("pointercancel", end);
           const let_go = done.type === "pointerup";
           const aimed = Math.abs(speed) > flick ? height + Math.sign(speed) * 0.2 : height;
-          if (let_go && aimed < rests[0]! * away) {
-            set(sheet.key, rests[0]!);
+          if (let_go && aimed < lowest * away) {
+            set(sheet.key, lowest);
             return latest.current.send({ do: "dismiss" });
           }
           setSettling(sheet.key);

@@ -1,5 +1,5 @@
 import { createContext, Suspense, useContext, useState } from "react";
-import { type Frame, type Id, isSetHere, settings } from "../../core/index.js";
+import { type Frame, type Id, isSetHere, nodeAt, type PropertyKey, settings } from "../../core/index.js";
 import { returnTo } from "./focus-back.js";
 import { later } from "./later.js";
 
@@ -9,7 +9,7 @@ const SetList = later(() => import("./set-list.js"));
 export interface SetSubject {
   frame: Frame;
   id: Id;
-  set: (key: string, value: unknown, label: string) => void;
+  set: (key: PropertyKey, value: unknown, label: string) => void;
   onChoose: (ids: readonly Id[]) => void;
 }
 
@@ -17,12 +17,12 @@ const Subject = createContext<SetSubject | null>(null);
 export const SetSubjectProvider = Subject.Provider;
 
 /** Whether a property is set here (filled) or only its default holds (open); pressed, it tells where else it is set. */
-export function SetMark({ of: key }: { of: string }) {
+export function SetMark({ of: key }: { of: PropertyKey }) {
   const subject = useContext(Subject);
   const [open, setOpen] = useState(false);
   const setting = settings.find((each) => each.key === key);
   if (!subject || !setting) return null;
-  const here = isSetHere(subject.frame.nodes[subject.id]!, key);
+  const here = isSetHere(nodeAt(subject.frame, subject.id), key);
   const mark = (
     <button
       type="button"

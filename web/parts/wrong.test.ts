@@ -1,4 +1,14 @@
-import { readNames, readRests, readTemplate, wrongBadge, wrongHex, wrongNames, wrongRests, wrongTemplate, wrongWhole } from "./wrong.js";
+import {
+  readNames,
+  readRests,
+  readTemplate,
+  wrongBadge,
+  wrongHex,
+  wrongNames,
+  wrongRests,
+  wrongTemplate,
+  wrongWhole,
+} from "./wrong.js";
 
 describe("what was typed is taken only when it can be, and else it is said what is expected", () => {
   test("a whole number in its range", () => {

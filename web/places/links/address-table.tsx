@@ -1,5 +1,13 @@
 import { useState } from "react";
-import { type AddressRow, type Frame, linkTo, placesOf, plainName, shortNeed, type Shadow } from "../../../core/index.js";
+import {
+  type AddressRow,
+  type Frame,
+  linkTo,
+  placesOf,
+  plainName,
+  shortNeed,
+  type Shadow,
+} from "../../../core/index.js";
 import { usePlace } from "../../app/places.js";
 import { AppAddress } from "./app-address.js";
 import { Button } from "../../parts/button.js";

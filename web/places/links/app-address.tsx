@@ -13,7 +13,7 @@ export function AppAddress({ frame }: { frame: Frame }) {
   const put = (change: { [K in keyof Address]?: Address[K] | undefined }, label: string) => {
     const next: Record<string, unknown> = { ...address, ...change };
     for (const key of Object.keys(next)) if (next[key] === undefined) delete next[key];
-    opened.edit(
+    opened.editing.edit(
       { kind: "setFrame", key: "address", ...(Object.keys(next).length && { value: next as Address }) },
       `Addresses: ${label}`,
     );

@@ -33,7 +33,7 @@ export default function ImportDialog({ frame, onClose }: { frame: Frame; onClose
   };
   const make = () => {
     const planned = proposal?.planned;
-    if (!planned || opened.edit(planned.edit, planned.label)) return;
+    if (!planned || opened.editing.edit(planned.edit, planned.label)) return;
     onClose();
     if (planned.choose)
       go("plan", { at: planned.choose.id, ...(planned.choose.parent && { in: planned.choose.parent }) });

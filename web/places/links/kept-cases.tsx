@@ -1,12 +1,22 @@
 import { useMemo } from "react";
-import { type CaseRun, caseOf, factWords, type Frame, launch, plainName, runCase, type Trial, viewOf } from "../../../core/index.js";
+import {
+  type CaseRun,
+  caseOf,
+  factWords,
+  type Frame,
+  launch,
+  plainName,
+  runCase,
+  type Trial,
+  viewOf,
+} from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 
 /** What comes out, by the names of the screens, the way Back goes. */
 const outcomeSays = (frame: Frame, { tried }: CaseRun): string => {
-  const { top, back } = tried.snapshot;
-  const screens = [top ?? "", ...back].filter((id) => Object.hasOwn(frame.nodes, id));
+  const { top, ladder } = tried.seen;
+  const screens = [...(top === null ? [] : [top]), ...(ladder?.rungs.map(({ node }) => node) ?? [])];
   return screens.map((id) => plainName(frame, id)).join(", ") || "as it was";
 };
 
@@ -20,7 +30,7 @@ export function KeptCases({ frame, onTry }: { frame: Frame; onTry: (link: string
     facts: { ...launch(frame, viewOf(frame)).state.facts, ...kept.facts },
   });
   const change = (id: string, next: Frame["linkCases"], label: string) =>
-    opened.edit({ kind: "setFrame", key: "linkCases", ...(next?.length && { value: next }) }, `${label} ${id}`);
+    opened.editing.edit({ kind: "setFrame", key: "linkCases", ...(next?.length && { value: next }) }, `${label} ${id}`);
   return (
     <section aria-label="Kept cases" className="flex flex-col">
       <header className="flex items-baseline gap-2 px-3.5 py-2">

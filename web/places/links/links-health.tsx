@@ -1,10 +1,10 @@
 import { useDeferredValue, useMemo } from "react";
 import { runCase } from "../../../core/index.js";
-import { useSession } from "../../app/open-frame.js";
+import { useEditing } from "../../app/open-frame.js";
 
 /** How many of the kept cases come out otherwise than they were kept. */
 export default function LinksHealth() {
-  const frame = useDeferredValue(useSession((session) => session.frame));
+  const frame = useDeferredValue(useEditing((edited) => edited.frame));
   const red = useMemo(
     () => (frame.linkCases ?? []).filter((kept) => runCase(frame, kept).unlike.length > 0).length,
     [frame],

@@ -1,6 +1,6 @@
 import { Suspense, useDeferredValue, useMemo, useState } from "react";
 import { addressRows, linkTo, shadowsOf, tryEverywhere, tryLink } from "../../../core/index.js";
-import { useSession } from "../../app/open-frame.js";
+import { useEditing, useLive } from "../../app/open-frame.js";
 import { later } from "../../parts/later.js";
 import { AddressTable } from "./address-table.js";
 import { KeptCases } from "./kept-cases.js";
@@ -14,8 +14,8 @@ const ImportDialog = later(() => import("./import-dialog.js"));
 
 /** Every address of the app, any link tried in every way, and the links that have to go on leading where they do. */
 export default function Links() {
-  const frame = useSession((session) => session.frame);
-  const { width, height, target, rtl, insets, calm } = useSession((session) => session.device.view);
+  const frame = useEditing((edited) => edited.frame);
+  const { width, height, target, rtl, insets, calm } = useLive((live) => live.device.view);
   const view = useMemo(
     () => ({ width, height, target, rtl, insets, calm }),
     [width, height, target, rtl, insets, calm],

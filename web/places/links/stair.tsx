@@ -1,5 +1,15 @@
 import { useMemo } from "react";
-import { type Frame, isStuck, ladderOf, nameOf, type State, topOf, type View } from "../../../core/index.js";
+import {
+  endWords,
+  type Frame,
+  isStuck,
+  ladderOf,
+  lensOf,
+  nameOf,
+  type State,
+  topOf,
+  type View,
+} from "../../../core/index.js";
 import { useDark } from "../../app/theme.js";
 import { Picture } from "../../device/picture.js";
 
@@ -8,16 +18,14 @@ const tall = 96;
 const rise = 9;
 const most = 6;
 
-const ends = { exit: "out of the app", stay: "nothing goes back", loop: "round for ever" } as const;
-
 /** The ladder of a state as a stair that leads up to its screen: each Back is a step down. */
 export function Stair({ frame, view, state }: { frame: Frame; view: View; state: State }) {
   const dark = useDark();
-  const { steps, end } = useMemo(() => ladderOf(frame, view, state), [frame, view, state]);
+  const { rungs, end } = useMemo(() => ladderOf(frame, view, state), [frame, view, state]);
   if (state.outside || isStuck(state))
     return <p className="py-6 font-semibold">{state.outside ? "The app was left." : "Nothing may be shown."}</p>;
-  const shown = [state, ...steps].slice(0, most).reverse();
-  const left = steps.length + 1 - shown.length;
+  const shown = [state, ...rungs.map((rung) => rung.state)].slice(0, most).reverse();
+  const left = rungs.length + 1 - shown.length;
   const width = Math.min(118, Math.round((tall * view.width) / view.height));
   return (
     <ol
@@ -26,11 +34,11 @@ export function Stair({ frame, view, state }: { frame: Frame; view: View; state:
       style={{ minHeight: tall + 30 + rise * shown.length }}
     >
       <li className="w-18 shrink-0 border-b-[1.5px] border-dashed border-field pr-1 pb-0.5 text-[12px] leading-4 text-ink-2">
-        {ends[end]}
+        {endWords.foot[end]}
         {left > 0 && ` · ${left} more below`}
       </li>
       {shown.map((at, i) => {
-        const top = topOf({ frame, view }, at.root);
+        const top = topOf(lensOf(frame, view), at.root);
         const backs = shown.length - 1 - i;
         return (
           <li

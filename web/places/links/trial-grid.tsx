@@ -1,6 +1,15 @@
-import { factsOf, type Frame, type Grid, plainName, sameFacts, type Trial, type Tried, valueWord } from "../../../core/index.js";
-
-const ends: Record<string, string> = { exit: "out", stay: "stays", loop: "round" };
+import {
+  factsOf,
+  type Frame,
+  type Grid,
+  ladderNames,
+  pathOf,
+  plainName,
+  sameFacts,
+  type Trial,
+  type Tried,
+  valueWord,
+} from "../../../core/index.js";
 
 export interface TrialGridProps {
   frame: Frame;
@@ -13,9 +22,9 @@ const isSame = (a: Trial, b: Trial): boolean => a.start === b.start && sameFacts
 
 /** The same link against all there is: cold and running, with every combination of the facts. The same number is the same outcome. */
 export function TrialGrid({ frame, grid, trial, onTrial }: TrialGridProps) {
-  const name = (id: string): string => (Object.hasOwn(frame.nodes, id) ? plainName(frame, id) : (ends[id] ?? id));
+  const name = (id: string): string => plainName(frame, id);
   const cell = (tried: Tried) => {
-    const { top, back, pending } = tried.snapshot;
+    const { top, ladder, pending } = tried.seen;
     const isOn = isSame(trial, tried.trial);
     return (
       <td key={tried.trial.start} className="border-t border-rule p-0.5">
@@ -32,7 +41,7 @@ export function TrialGrid({ frame, grid, trial, onTrial }: TrialGridProps) {
           <span className="min-w-0">
             <b className="block truncate font-semibold">{top === null ? "nothing" : name(top)}</b>
             <span className="block truncate text-[12px] text-ink-2">
-              {pending ? `${name(pending.to)} waits` : back.map(name).join(", ")}
+              {pending ? `${name(pending.to)} waits` : ladder && ladderNames(frame, pathOf(ladder), "kept").join(", ")}
             </span>
           </span>
         </button>

@@ -1,5 +1,15 @@
 import { Suspense, useState } from "react";
-import { caseOf, factsOf, factValues, type Frame, freeCaseId, linkTo, type Trial, type Tried, valueWord } from "../../../core/index.js";
+import {
+  caseOf,
+  factsOf,
+  factValues,
+  type Frame,
+  freeCaseId,
+  linkTo,
+  type Trial,
+  type Tried,
+  valueWord,
+} from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
@@ -25,7 +35,7 @@ export function TryLine({ frame, link, trial, tried, onType, onTrial }: TryLineP
   const keep = () => {
     const id = freeCaseId(frame, tried.snapshot.top ?? "link");
     const kept = caseOf(frame, id, link, trial);
-    opened.edit(
+    opened.editing.edit(
       { kind: "setFrame", key: "linkCases", value: [...(frame.linkCases ?? []), kept] },
       `Keep the case ${link.slice(0, 60)}`,
     );
@@ -71,7 +81,7 @@ export function TryLine({ frame, link, trial, tried, onType, onTrial }: TryLineP
       ))}
       <span className="flex items-center gap-1">
         <Button
-          onClick={() => opened.tryOnDevice(link, trial)}
+          onClick={() => opened.live.follow(link, trial)}
           title="Follows the link on the device beside, with these facts"
         >
           On the device

@@ -1,4 +1,14 @@
-import { type Edit, type Frame, freeIdIn, type Id, type Node, type Opens, placesOf, plainName, plainIcon } from "../../../core/index.js";
+import {
+  type Edit,
+  type Frame,
+  freeIdIn,
+  type Id,
+  type Node,
+  type Opens,
+  placesOf,
+  plainName,
+  plainIcon,
+} from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { addAfter, addInside, type Planned } from "./edits.js";
 

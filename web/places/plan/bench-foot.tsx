@@ -1,8 +1,8 @@
 import { type LazyExoticComponent, type ReactNode, Suspense, useState } from "react";
 import type { Frame, View } from "../../../core/index.js";
-import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import { useOpenFrame, useSelection } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
-import type { Panel } from "../../data/session.js";
+import type { Panel } from "../../data/selection.js";
 import { Button } from "../../parts/button.js";
 import { rememberFocus } from "../../parts/focus-back.js";
 import type { Planned } from "./edits.js";
@@ -68,7 +68,7 @@ export function BenchFoot(props: BenchFootProps) {
   const { frame, view, chosen, others, make, onChoose, tool, onTool } = props;
   const opened = useOpenFrame();
   const [height, setHeight] = useState(usual);
-  const panel = useSession((session) => session.panel);
+  const panel = useSelection((selected) => selected.panel);
   const FramePanel = panel && panels[panel];
   const isHigh = chosen !== null || panel !== null;
   const tools = <Tools {...props} />;
@@ -78,7 +78,7 @@ export function BenchFoot(props: BenchFootProps) {
       className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
       style={isHigh ? { height } : undefined}
       // a field with nothing of its own to close gives the focus back to the plan
-      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && opened.focusPlan()}
+      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && opened.selection.focusPlan()}
     >
       {isHigh && <Ledge height={height} onChange={setHeight} />}
       <Said />
@@ -93,7 +93,7 @@ export function BenchFoot(props: BenchFootProps) {
                 make={make}
                 onClose={(made) => {
                   onTool(null);
-                  if (made) opened.focusPlan();
+                  if (made) opened.selection.focusPlan();
                   else back();
                 }}
               />
@@ -110,7 +110,7 @@ export function BenchFoot(props: BenchFootProps) {
               chosen={chosen}
               make={make}
               onChoose={onChoose}
-              onClose={() => (opened.showPanel(null), opened.focusPlan())}
+              onClose={() => (opened.selection.showPanel(null), opened.selection.focusPlan())}
             />
           ) : chosen && others.length ? (
             <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
@@ -119,10 +119,10 @@ export function BenchFoot(props: BenchFootProps) {
           ) : (
             <div className="flex items-center gap-3 px-4 py-2">
               {tools}
-              <Button icon="palette" onClick={() => opened.showPanel("theme")}>
+              <Button icon="palette" onClick={() => opened.selection.showPanel("theme")}>
                 Theme
               </Button>
-              <Button icon="device-mobile" onClick={() => opened.showPanel("devices")}>
+              <Button icon="device-mobile" onClick={() => opened.selection.showPanel("devices")}>
                 Devices
               </Button>
               <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
@@ -144,7 +144,7 @@ export function BenchFoot(props: BenchFootProps) {
 /** What is opened over something else, with what gives the focus back to where it was. */
 function Opened({ children }: { children: (back: () => void) => ReactNode }) {
   const opened = useOpenFrame();
-  const [back] = useState(() => rememberFocus(() => opened.focusPlan()));
+  const [back] = useState(() => rememberFocus(() => opened.selection.focusPlan()));
   return children(back);
 }
 
@@ -189,7 +189,11 @@ function Tools({ frame, chosen, others, tool, onTool, onAdd }: BenchFootProps) {
           Change
         </Button>
       ) : (
-        <Button icon="list-plus" onClick={() => opened.showPanel("list")} title="Make screens from a list of names (L)">
+        <Button
+          icon="list-plus"
+          onClick={() => opened.selection.showPanel("list")}
+          title="Make screens from a list of names (L)"
+        >
           List
         </Button>
       )}

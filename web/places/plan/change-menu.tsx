@@ -1,6 +1,20 @@
 import { Popover } from "radix-ui";
 import { type KeyboardEvent, useId, useMemo, useRef, useState } from "react";
-import { applySoundly, type ChangeOfMind, changesOfMind, consequenceSays, consequencesOf, faultSays, type Frame, type Id, nameOf, plainName, placesOf, type Planned, type View } from "../../../core/index.js";
+import {
+  applySoundly,
+  type ChangeOfMind,
+  changesOfMind,
+  consequenceSays,
+  consequencesOf,
+  faultSays,
+  type Frame,
+  type Id,
+  nameOf,
+  plainName,
+  placesOf,
+  type Planned,
+  type View,
+} from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { type ListOption, OptionList } from "../../parts/option-list.js";
 import { PopBox } from "../../parts/pop-box.js";

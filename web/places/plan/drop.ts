@@ -1,4 +1,15 @@
-import { applySoundly, type Consequences, consequenceSays, consequencesOf, type Frame, type Id, plainName, type PlanLayout, subtreeOf, type View } from "../../../core/index.js";
+import {
+  applySoundly,
+  type Consequences,
+  consequenceSays,
+  consequencesOf,
+  type Frame,
+  type Id,
+  plainName,
+  type PlanLayout,
+  subtreeOf,
+  type View,
+} from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { moveInto, type Planned } from "./edits.js";
 import { type Point, type Rect, within } from "./under.js";

@@ -1,4 +1,23 @@
-import { type Action, childrenOf, duplicateOf, type Edit, type Frame, freeIdIn, type HubNode, type Id, type Node, patternOf, placesOf, type Planned, plainName, type ScreenNode, stepsOf, subtreeOf, plainIcon, actionTo } from "../../../core/index.js";
+import {
+  type Action,
+  childrenOf,
+  duplicateOf,
+  type Edit,
+  type Frame,
+  freeIdIn,
+  type HubNode,
+  type Id,
+  type Node,
+  patternOf,
+  placesOf,
+  type Planned,
+  plainName,
+  type ScreenNode,
+  stepsOf,
+  subtreeOf,
+  plainIcon,
+  actionTo,
+} from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 
 export type { Planned };

@@ -7,8 +7,15 @@ import {
   useState,
   useSyncExternalStore,
 } from "react";
-import { applySoundly, faultSays, type Frame, type OutlineFault, pasteLines, readOutline } from "../../../core/index.js";
-import { useSession } from "../../app/open-frame.js";
+import {
+  applySoundly,
+  faultSays,
+  type Frame,
+  type OutlineFault,
+  pasteLines,
+  readOutline,
+} from "../../../core/index.js";
+import { useEditing } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
 import { SmallPlan } from "../../parts/small-plan.js";
@@ -55,7 +62,7 @@ const count = (frame: Frame, before: Frame): string => {
 
 /** Writes an indented list of names, shows what it would make and what is wrong in it, and makes it in one step. */
 export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) {
-  const id = useSession((session) => session.id);
+  const id = useEditing((edited) => edited.id);
   const kept = listText(id);
   const { text, before } = useSyncExternalStore(kept.subscribe, kept.get);
   const places = useMemo(() => listPlaces(frame, chosen), [frame, chosen]);

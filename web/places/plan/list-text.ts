@@ -1,5 +1,5 @@
 import { External } from "../../data/external.js";
-import { keepStored, readStored } from "../../data/storage.js";
+import { keepStored, readStored, readText } from "../../data/storage.js";
 
 const keyOf = (frame: string): string => `handy-frame:list:${frame}`;
 
@@ -15,7 +15,7 @@ const texts = new Map<string, External<ListText>>();
 export const listText = (frame: string): External<ListText> => {
   let text = texts.get(frame);
   if (!text) {
-    text = new External({ text: readStored<string>("session", keyOf(frame)) ?? "", before: null });
+    text = new External({ text: readStored("session", keyOf(frame), readText) ?? "", before: null });
     texts.set(frame, text);
   }
   return text;

@@ -1,4 +1,13 @@
-import { type Frame, type Id, isAttached, type PlanLayout, placesOf, type Way, waysIn, waysOut } from "../../../core/index.js";
+import {
+  type Frame,
+  type Id,
+  isAttached,
+  type PlanLayout,
+  placesOf,
+  type Way,
+  waysIn,
+  waysOut,
+} from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 
 /** The mark of a way: filled at the end that leads, open where it leads to. The same mark stands in the bench drawer. */

@@ -1,4 +1,13 @@
-import { canExplore, type Card, exploredOf, type Frame, isAttached, openedAt, type State, type View } from "../../../core/index.js";
+import {
+  canExplore,
+  type Card,
+  exploredOf,
+  type Frame,
+  isAttached,
+  openedAt,
+  type State,
+  type View,
+} from "../../../core/index.js";
 
 /** For each card the state its picture shows: as a person first comes there, else opened from outside. */
 export const pictureStates = (frame: Frame, view: View): ((card: Pick<Card, "id">) => State | null) => {

@@ -1,6 +1,6 @@
 import { useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
-import { childrenOf, fitPlan, focusPath, placesOf, type State } from "../../../core/index.js";
-import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import { childrenOf, fitPlan, focusPath, lensOf, placesOf, type State } from "../../../core/index.js";
+import { useEditing, useLive, useOpenFrame, useSelection } from "../../app/open-frame.js";
 import { type Chosen, useChosen } from "../../app/place.js";
 import { useDark } from "../../app/theme.js";
 import { Part } from "../../parts/part.js";
@@ -49,14 +49,14 @@ const headIntoSight = (element: HTMLElement, room: HTMLElement): void => {
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {
   const opened = useOpenFrame();
-  const frame = useSession((session) => session.frame);
-  const name = useSession((session) => session.id);
-  const view = useSession((session) => session.device.view);
-  const state = useSession((session) => session.device.at.state);
+  const frame = useEditing((edited) => edited.frame);
+  const name = useEditing((edited) => edited.id);
+  const view = useLive((live) => live.device.view);
+  const state = useLive((live) => live.device.at.state);
   const dark = useDark();
   const [asked, choose] = useChosen();
-  const askedToo = useSession((session) => session.others);
-  const reveal = useSession((session) => session.reveal);
+  const askedToo = useSelection((selected) => selected.others);
+  const reveal = useSelection((selected) => selected.reveal);
   const [room, size] = useSize();
   const [renaming, setRenaming] = useState(false);
   const [tool, setTool] = useState<"add" | "change" | null>(null);
@@ -99,8 +99,8 @@ export function Plan() {
   const reach = useReach(deferred, view, who);
 
   const device = useMemo<DeviceSpot>(() => {
-    const path = !state.outside ? focusPath({ frame, view }, state.root) : [];
-    const tabs = path.flatMap(({ node, inside }) => (inside?.kind === "hub" ? [`${node} ${inside.active}`] : []));
+    const path = !state.outside ? focusPath(lensOf(frame, view), state.root) : [];
+    const tabs = path.flatMap((entry) => (entry.kind === "hub" ? [`${entry.node} ${entry.active}`] : []));
     return { screen: path.at(-1)?.node, parent: path.at(-2)?.node, tabs: new Set(tabs) };
   }, [frame, view, state]);
 
@@ -125,12 +125,12 @@ export function Plan() {
     );
     if ((takesFocus.current || reveal) && !renaming) element?.focus({ preventScroll: true });
     takesFocus.current = false;
-    if (reveal === "focus" && element) opened.revealed();
+    if (reveal === "focus" && element) opened.selection.revealed();
     if (!chosen || !element || !scroller.current) return;
     if (reveal === "found") {
       // what was asked for is to be read too: it is looked for again once it is larger
       if (zoom < manyZoom) return zoomTo(1);
-      opened.revealed();
+      opened.selection.revealed();
       headIntoSight(element, scroller.current);
     } else if (!isLargerThan(element, scroller.current))
       element.scrollIntoView({ block: "nearest", inline: "nearest" });
@@ -174,7 +174,7 @@ export function Plan() {
     renameNew: setRenaming,
     room: scroller,
   });
-  useClipboard({ frame, chosen, others, make, onList: () => opened.showPanel("list") });
+  useClipboard({ frame, chosen, others, make, onList: () => opened.selection.showPanel("list") });
 
   const pegs = useMemo(
     () => (layout && chosen && others.length === 0 && !dragged ? pegsOf(frame, layout, chosen) : []),

@@ -1,6 +1,22 @@
 import { useDeferredValue, useMemo, useState } from "react";
-import { eventSays, type Frame, type Id, nameOf, placesOf, plainName, type Route, routesBetween, type State, topOf, type View, type WayRow, wayRows } from "../../../core/index.js";
-import { useOpenFrame, useSession } from "../../app/open-frame.js";
+import {
+  eventSays,
+  type Frame,
+  type Id,
+  ladderNames,
+  lensOf,
+  nameOf,
+  placesOf,
+  plainName,
+  type Route,
+  routesBetween,
+  type State,
+  topOf,
+  type View,
+  type WayRow,
+  wayRows,
+} from "../../../core/index.js";
+import { useLive, useOpenFrame } from "../../app/open-frame.js";
 import { useDark } from "../../app/theme.js";
 import { Picture } from "../../device/picture.js";
 import { Button } from "../../parts/button.js";
@@ -12,9 +28,9 @@ type Shown = "routes" | "ways";
 
 /** How a person gets from one screen to another, and every way there is. */
 export default function RoutesPanel({ frame, view, chosen, onChoose, onClose }: PanelProps) {
-  const here = useSession((session) => session.device.at.state);
+  const here = useLive((live) => live.device.at.state);
   const [shown, setShown] = useState<Shown>("routes");
-  const [from, setFrom] = useState<Id | null>(() => topOf({ frame, view }, here.root).node);
+  const [from, setFrom] = useState<Id | null>(() => topOf(lensOf(frame, view), here.root).node);
   const [to, setTo] = useState<Id | null>(null);
   const isScreen = (id: Id | null | undefined): id is Id => !!id && frame.nodes[id]?.kind === "screen";
   // what is chosen on the plan is where to, until another screen was named
@@ -98,15 +114,6 @@ function ScreenPick({
   );
 }
 
-const end = (frame: Frame, rung: string): string =>
-  rung === "exit"
-    ? "out of the app"
-    : rung === "stay"
-      ? "stays"
-      : rung === "loop"
-        ? "goes round"
-        : plainName(frame, rung);
-
 function Routes({
   frame,
   view,
@@ -169,7 +176,7 @@ function RouteStrip({
         <b>{steps.length === 1 ? "one step" : `${steps.length} steps`}</b>
         <Button
           onClick={() =>
-            opened.follow(
+            opened.live.goAlong(
               start,
               steps.flatMap(({ events }) => events),
             )
@@ -209,9 +216,9 @@ function RouteStrip({
       <div className="ml-3 min-w-36 border-l border-rule pl-3">
         <p className="text-ink-2">Back from there</p>
         <ol>
-          {ladder.map((rung, i) => (
+          {ladderNames(frame, ladder, "listed").map((name, i) => (
             <li key={i}>
-              <span className="mono text-[12px] text-ink-2">{i + 1}</span> {end(frame, rung)}
+              <span className="mono text-[12px] text-ink-2">{i + 1}</span> {name}
             </li>
           ))}
         </ol>

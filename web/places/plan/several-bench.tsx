@@ -1,5 +1,15 @@
 import { type ReactNode, useMemo } from "react";
-import { type Edit, type Frame, type Held, type Id, plainName, type Planned, type Shared, sharedSettings, valueSays } from "../../../core/index.js";
+import {
+  type Edit,
+  type Frame,
+  type Held,
+  type Id,
+  plainName,
+  type Planned,
+  type Shared,
+  sharedSettings,
+  valueSays,
+} from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";

@@ -1,5 +1,14 @@
 import { useEffect, useRef } from "react";
-import { clipOf, clipType, type Frame, pasteClip, placesOf, plainName, readClip, writeOutline } from "../../../core/index.js";
+import {
+  clipOf,
+  clipType,
+  type Frame,
+  pasteClip,
+  placesOf,
+  plainName,
+  readClip,
+  writeOutline,
+} from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
 import type { Planned } from "./edits.js";
@@ -42,7 +51,7 @@ export const useClipboard = (options: Options): void => {
       event.clipboardData.setData("text/plain", writeOutline(frame, parts));
       event.clipboardData.setData(clipType, JSON.stringify(clipOf(frame, parts)));
       event.preventDefault();
-      opened.say(
+      opened.editing.say(
         "plain",
         `Copied ${parts
           .map(({ id }) => plainName(frame, id))
@@ -63,17 +72,17 @@ export const useClipboard = (options: Options): void => {
       if (!clip && text.trim() === "") return;
       event.preventDefault();
       if (!clip) {
-        replaceListText(opened.external.get().id, text);
+        replaceListText(opened.editing.get().id, text);
         return onList();
       }
       const place = placeFor(frame, chosen);
       const made = pasteClip(frame, clip, place);
-      if (!made) return opened.say("fault", "What was copied does not go there: nothing was changed.");
+      if (!made) return opened.editing.say("fault", "What was copied does not go there: nothing was changed.");
       const names = clip.tops.map((top) => clip.nodes[top]!.title ?? top);
       const label = `Paste ${names.slice(0, 3).join(", ")}${names.length > 3 ? " …" : ""}`;
       const done = make({ edit: made.edit, label, choose: { id: made.tops[0]!, parent: place.parent } });
       if (done && made.left.length)
-        opened.say("plain", `Left out, as this frame cannot have it: ${made.left.join(", ")}.`);
+        opened.editing.say("plain", `Left out, as this frame cannot have it: ${made.left.join(", ")}.`);
     };
     document.addEventListener("copy", copied);
     document.addEventListener("cut", cut);

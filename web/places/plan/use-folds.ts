@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { type Frame, type Id, placesOf } from "../../../core/index.js";
-import { keepStored, readStored } from "../../data/storage.js";
+import { isText, keepStored, readList, readStored } from "../../data/storage.js";
 
 const keyOf = (frame: string): string => `handy-frame:folds:${frame}`;
 
-const left = (frame: string): ReadonlySet<Id> => new Set(readStored<Id[]>("local", keyOf(frame)) ?? []);
+const left = (frame: string): ReadonlySet<Id> => new Set(readStored("local", keyOf(frame), readList(isText)) ?? []);
 
 export interface Folds {
   isFolded: (id: Id) => boolean;

@@ -11,7 +11,7 @@ export const useMake = (): ((planned: Planned | null) => boolean) => {
   latest.current = choose;
   return useCallback(
     (planned) => {
-      if (!planned || opened.edit(planned.edit, planned.label)) return false;
+      if (!planned || opened.editing.edit(planned.edit, planned.label)) return false;
       if (planned.choose) latest.current(planned.choose);
       return true;
     },

@@ -1,5 +1,17 @@
 import { type KeyboardEvent as PressEvent, type RefObject, useEffect, useRef } from "react";
-import { alike, childrenOf, type Frame, indexOf, plainName, placesOf, type PlanLayout, sameKind, setElsewhere, settings, siblings } from "../../../core/index.js";
+import {
+  alike,
+  childrenOf,
+  type Frame,
+  indexOf,
+  plainName,
+  placesOf,
+  type PlanLayout,
+  sameKind,
+  setElsewhere,
+  settings,
+  siblings,
+} from "../../../core/index.js";
 import { type Command, runByKey, useCommands } from "../../app/commands.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
@@ -80,7 +92,7 @@ const commandsOf = (hands: PlanHands, opened: ReturnType<typeof useOpenFrame>): 
       label: "Make screens from a list",
       keys: ["L"],
       says: "an indented list of names",
-      run: () => opened.showPanel("list"),
+      run: () => opened.selection.showPanel("list"),
     },
     {
       id: "change",
@@ -89,7 +101,7 @@ const commandsOf = (hands: PlanHands, opened: ReturnType<typeof useOpenFrame>): 
       says: `wrap, unwrap, tab, pair, share: ${name}`,
       run: () => chosen && hands.setTool("change"),
     },
-    { id: "routes", label: "Routes and all ways", keys: ["R"], run: () => opened.showPanel("routes") },
+    { id: "routes", label: "Routes and all ways", keys: ["R"], run: () => opened.selection.showPanel("routes") },
     { id: "rename", label: "Rename", keys: ["Enter", "F2"], says: name, run: hands.rename },
     { id: "duplicate", label: "Duplicate", keys: ["Ctrl D"], says: name, run: () => make(copyOf(frame, at)) },
     {
@@ -104,7 +116,7 @@ const commandsOf = (hands: PlanHands, opened: ReturnType<typeof useOpenFrame>): 
       label: "Put the device here",
       keys: ["P"],
       says: name,
-      run: () => chosen && opened.putDevice(chosen.id),
+      run: () => chosen && opened.live.putOn(chosen.id),
     },
     {
       id: "alike",

@@ -1,5 +1,14 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
-import { applySoundly, type Frame, type Id, plainName, type PlanLayout, type View, waySays, waysOut } from "../../../core/index.js";
+import {
+  applySoundly,
+  type Frame,
+  type Id,
+  plainName,
+  type PlanLayout,
+  type View,
+  waySays,
+  waysOut,
+} from "../../../core/index.js";
 import { External } from "../../data/external.js";
 import { addWay, type Planned } from "./edits.js";
 import { type Point, smallestUnder } from "./under.js";

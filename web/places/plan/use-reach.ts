@@ -1,5 +1,14 @@
 import { useDeferredValue, useMemo } from "react";
-import { canExplore, childrenOf, type Frame, type Id, mayStand, reachableWith, type State, type View } from "../../../core/index.js";
+import {
+  canExplore,
+  childrenOf,
+  type Frame,
+  type Id,
+  mayStand,
+  reachableWith,
+  type State,
+  type View,
+} from "../../../core/index.js";
 
 /** What a person can come to while the facts stay so. */
 export interface Reach {

@@ -1,52 +1,45 @@
-import { nameOf, parentsOf, type ScreenNode } from "../../../../core/index.js";
+import { nameOf, parentsOf } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { namesIn } from "../edits.js";
-import { type GroupProps, Line } from "./group.js";
+import { useBench, useNodeOf } from "./bench-context.js";
+import { Line } from "./group.js";
 
-/** What belongs to a screen's address: which params are numbers, older patterns, how a link opens it. */
-export function AddressLines({ frame, id, node, set }: Pick<GroupProps<ScreenNode>, "frame" | "id" | "node" | "set">) {
-  if (node.path === undefined) return null;
-  const names = namesIn(node);
+/** Which params of the address are whole numbers. */
+function WholeParams({ names }: { names: readonly string[] }) {
+  const { set } = useBench();
+  const { params = {} } = useNodeOf("screen");
+  const toggle = (name: string) => {
+    const { [name]: kind, ...rest } = params;
+    const isWhole = kind === "whole";
+    const next = isWhole ? rest : { ...rest, [name]: "whole" };
+    set("params", Object.keys(next).length ? next : undefined, `${name} is ${isWhole ? "text" : "a number"}`);
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-1">
+      <span className="text-ink-2">whole numbers</span>
+      {names.map((name) => (
+        <button
+          key={name}
+          type="button"
+          aria-pressed={params[name] === "whole"}
+          className="mono h-6.5 rounded-sm border border-field bg-plate-2 px-1.5 text-[12px] aria-pressed:border-petrol aria-pressed:bg-petrol-soft"
+          onClick={() => toggle(name)}
+        >
+          {name}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** What a link to the screen does: while the app runs, and where a shared screen is opened. */
+function LinkLines() {
+  const { frame, id, set } = useBench();
+  const node = useNodeOf("screen");
   const places = parentsOf(frame, id);
-  const whole = (name: string): boolean => node.params?.[name] === "whole";
   return (
     <>
-      {names.length > 0 && (
-        <div className="flex flex-wrap items-center gap-1">
-          <span className="text-ink-2">whole numbers</span>
-          {names.map((name) => (
-            <button
-              key={name}
-              type="button"
-              aria-pressed={whole(name)}
-              className="mono h-6.5 rounded-sm border border-field bg-plate-2 px-1.5 text-[12px] aria-pressed:border-petrol aria-pressed:bg-petrol-soft"
-              onClick={() => {
-                const { [name]: _, ...rest } = node.params ?? {};
-                const next = whole(name) ? rest : { ...rest, [name]: "whole" };
-                set(
-                  "params",
-                  Object.keys(next).length ? next : undefined,
-                  `${name} is ${whole(name) ? "text" : "a number"}`,
-                );
-              }}
-            >
-              {name}
-            </button>
-          ))}
-        </div>
-      )}
-      <Line label="Also at">
-        <TextLine
-          className="mono text-[12px]"
-          value={(node.also ?? []).join(" ")}
-          placeholder="older addresses"
-          onDone={(text) => {
-            const also = text.split(/\s+/).filter(Boolean);
-            set("also", also.length ? also : undefined, `also at ${also.join(" ") || "nothing"}`);
-          }}
-        />
-      </Line>
       <Line label="A link">
         <Select
           label="What a link does while the app runs"
@@ -74,6 +67,31 @@ export function AddressLines({ frame, id, node, set }: Pick<GroupProps<ScreenNod
           />
         </Line>
       )}
+    </>
+  );
+}
+
+/** What belongs to a screen's address: which params are numbers, older patterns, how a link opens it. */
+export function AddressLines() {
+  const { set } = useBench();
+  const node = useNodeOf("screen");
+  if (node.path === undefined) return null;
+  const names = namesIn(node);
+  return (
+    <>
+      {names.length > 0 && <WholeParams names={names} />}
+      <Line label="Also at">
+        <TextLine
+          className="mono text-[12px]"
+          value={(node.also ?? []).join(" ")}
+          placeholder="older addresses"
+          onDone={(text) => {
+            const also = text.split(/\s+/).filter(Boolean);
+            set("also", also.length ? also : undefined, `also at ${also.join(" ") || "nothing"}`);
+          }}
+        />
+      </Line>
+      <LinkLines />
     </>
   );
 }

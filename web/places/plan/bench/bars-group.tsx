@@ -1,15 +1,18 @@
-import type { Node } from "../../../../core/index.js";
+import { heldBy } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { SetMark } from "../../../parts/set-mark.js";
-import { Group, type GroupProps, Says } from "./group.js";
+import { useBench, useNode } from "./bench-context.js";
+import { Group, Says } from "./group.js";
 
 /** Whether the bars stay, and whether a header is drawn. */
-export function BarsGroup({ node, said, set }: GroupProps<Node>) {
+export function BarsGroup() {
+  const { said, set } = useBench();
+  const node = useNode();
   return (
     <Group title="Bars and header">
       <Check
-        checked={node.bars !== "hide"}
+        checked={heldBy(node, "bars") !== "hide"}
         onChange={(keep) => set("bars", keep ? undefined : "hide", keep ? "keep the bars" : "hide the bars")}
       >
         Bars stay <SetMark of="bars" />
@@ -21,7 +24,7 @@ export function BarsGroup({ node, said, set }: GroupProps<Node>) {
         </span>
         <Choice
           label="Header"
-          value={node.header ?? "auto"}
+          value={heldBy(node, "header") ?? "auto"}
           options={[
             { value: "auto", label: "as usual", says: "on for what is pushed, a full screen, a tab or a pane" },
             { value: "on", label: "on" },

@@ -1,11 +1,13 @@
-import { type Body, type Frame, freeIdIn, type Id, nameOf, type ScreenNode } from "../../../../core/index.js";
+import { type Body, type Field, type Frame, freeIdIn, nameOf, nodeIn } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
-import { wrongWhole } from "../../../parts/wrong.js";
+import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
+import { wrongWhole } from "../../../parts/wrong.js";
 import { namesIn } from "../edits.js";
-import { Group, type GroupProps, Line } from "./group.js";
 import { AddressLines } from "./address-lines.js";
+import { useBench, useNodeOf } from "./bench-context.js";
 import { NoteLine, TitleLine } from "./common-lines.js";
+import { Group, Line } from "./group.js";
 
 const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   blank: { label: "nothing yet", make: () => ({ kind: "blank" }) },
@@ -20,136 +22,85 @@ const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   media: { label: "picture", make: () => ({ kind: "media" }) },
 };
 
-const select = "h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1";
+const kindOptions = Object.entries(kinds).map(([value, { label }]) => ({ value: value as Body["kind"], label }));
+const inputs = (["text", "note", "switch"] as const).map((value) => ({ value, label: value }));
 
-/** What a screen is: its title, its address, and what stands on it. */
-export function BodyGroup({ frame, id, node, set }: GroupProps<ScreenNode>) {
-  const body: Body = node.body ?? { kind: "blank" };
-  const change = (part: object, label: string) => set("body", { ...body, ...part }, label);
+/** Changes a part of the body. */
+type Change = (part: object, label: string) => void;
+
+/** How many rows a body has, and what one is called. */
+function Rows({ body, change }: { body: Extract<Body, { rows: number }>; change: Change }) {
   return (
-    <Group title="What it is">
-      <TitleLine id={id} node={node} set={set} />
-      <Line label="Address">
+    <Line label="Rows">
+      <TextLine
+        inputMode="numeric"
+        className="w-16!"
+        value={String(body.rows)}
+        wrong={wrongWhole(0, 99_999)}
+        onDone={(text) => change({ rows: Number(text) }, `${text.trim()} rows`)}
+      />
+      {"row" in body && (
         <TextLine
-          className="mono text-[12px]"
-          value={node.path ?? ""}
-          placeholder="none"
-          onDone={(path) => set("path", path.trim(), path.trim() ? `at ${path.trim()}` : "without an address")}
+          aria-label="Text of a row; {n} is its number"
+          title="{n} is the row's number"
+          value={body.row}
+          onDone={(row) => change({ row: row.slice(0, 200) }, `rows called ${row}`)}
         />
-      </Line>
-      <AddressLines frame={frame} id={id} node={node} set={set} />
-      <Line label="Shows">
-        <select
-          aria-label="What it shows"
-          className={select}
-          value={body.kind}
-          onChange={(event) =>
-            set("body", kinds[event.target.value as Body["kind"]].make(), `shows a ${event.target.value}`)
-          }
-        >
-          {Object.entries(kinds).map(([kind, { label }]) => (
-            <option key={kind} value={kind}>
-              {label}
-            </option>
-          ))}
-        </select>
-      </Line>
-      {"rows" in body && (
-        <Line label="Rows">
-          <TextLine
-            inputMode="numeric"
-            className="w-16!"
-            value={String(body.rows)}
-            wrong={wrongWhole(0, 99_999)}
-            onDone={(text) => change({ rows: Number(text) }, `${text.trim()} rows`)}
-          />
-          {"row" in body && (
-            <TextLine
-              aria-label="Text of a row; {n} is its number"
-              title="{n} is the row's number"
-              value={body.row}
-              onDone={(row) => change({ row: row.slice(0, 200) }, `rows called ${row}`)}
-            />
-          )}
-        </Line>
       )}
-      {"row" in body && <RowTarget frame={frame} id={id} body={body} set={set} />}
-      {body.kind === "text" && (
-        <Line label="Text">
-          <TextLine value={body.text} onDone={(text) => change({ text: text.slice(0, 4000) }, "another text")} />
-        </Line>
-      )}
-      {body.kind === "form" && (
-        <div className="flex flex-col gap-1">
-          {body.fields.map((field, i) => {
-            const put = (part: object | null, label: string) =>
-              change(
-                { fields: body.fields.flatMap((each, at) => (at !== i ? [each] : part ? [{ ...each, ...part }] : [])) },
-                label,
-              );
-            return (
-              <div key={field.id} className="flex items-center gap-1">
-                <TextLine
-                  aria-label={`Label of the field ${field.id}`}
-                  value={field.label}
-                  onDone={(label) => put({ label: label.slice(0, 200) }, `field ${label}`)}
-                />
-                <select
-                  aria-label={`Input of ${field.label}`}
-                  className="h-7 rounded-sm border border-field bg-plate-2"
-                  value={field.input}
-                  onChange={(event) => put({ input: event.target.value }, `${field.label} is a ${event.target.value}`)}
-                >
-                  {["text", "note", "switch"].map((input) => (
-                    <option key={input}>{input}</option>
-                  ))}
-                </select>
-                <Button
-                  tone="quiet"
-                  icon="x"
-                  aria-label={`Take out the field ${field.label}`}
-                  onClick={() => put(null, `without ${field.label}`)}
-                />
-              </div>
-            );
-          })}
-          <Button
-            className="self-start"
-            onClick={() => {
-              const taken = new Set(body.fields.map((field) => field.id));
-              change(
-                {
-                  fields: [
-                    ...body.fields,
-                    { id: freeIdIn({ ...frame, nodes: {} }, "field", taken), label: "New field", input: "text" },
-                  ],
-                },
-                "one field more",
-              );
-            }}
-          >
-            Add a field
-          </Button>
-        </div>
-      )}
-      <NoteLine node={node} set={set} />
-    </Group>
+    </Line>
   );
 }
 
-function RowTarget({
-  frame,
-  id,
-  body,
-  set,
-}: {
-  frame: Frame;
-  id: Id;
-  body: Extract<Body, { row: string }>;
-  set: GroupProps["set"];
-}) {
+function FieldLine({ field, put }: { field: Field; put: (part: object | null, label: string) => void }) {
+  return (
+    <div className="flex items-center gap-1">
+      <TextLine
+        aria-label={`Label of the field ${field.id}`}
+        value={field.label}
+        onDone={(label) => put({ label: label.slice(0, 200) }, `field ${label}`)}
+      />
+      <Select
+        label={`Input of ${field.label}`}
+        value={field.input}
+        options={inputs}
+        onChange={(input) => put({ input }, `${field.label} is a ${input}`)}
+      />
+      <Button
+        tone="quiet"
+        icon="x"
+        aria-label={`Take out the field ${field.label}`}
+        onClick={() => put(null, `without ${field.label}`)}
+      />
+    </div>
+  );
+}
+
+/** An id for a field that none of these has. */
+const freeFieldId = (frame: Frame, fields: readonly Field[]): string =>
+  freeIdIn({ ...frame, nodes: {} }, "field", new Set(fields.map(({ id }) => id)));
+
+/** The fields of a form. */
+function Fields({ fields, change }: { fields: readonly Field[]; change: Change }) {
+  const { frame } = useBench();
+  const put = (at: number, part: object | null, label: string) =>
+    change({ fields: fields.flatMap((each, i) => (i !== at ? [each] : part ? [{ ...each, ...part }] : [])) }, label);
+  const fresh = (): Field => ({ id: freeFieldId(frame, fields), label: "New field", input: "text" });
+  return (
+    <div className="flex flex-col gap-1">
+      {fields.map((field, i) => (
+        <FieldLine key={field.id} field={field} put={(part, label) => put(i, part, label)} />
+      ))}
+      <Button className="self-start" onClick={() => change({ fields: [...fields, fresh()] }, "one field more")}>
+        Add a field
+      </Button>
+    </div>
+  );
+}
+
+function RowTarget({ body }: { body: Extract<Body, { row: string }> }) {
+  const { frame, id, set } = useBench();
   const change = (to: string) => {
-    const target = frame.nodes[to];
+    const target = nodeIn(frame, to);
     const { opens: _, param: __, ...rest } = body;
     // the row's number goes into the param the target's address ends with
     const named = target?.kind === "screen" ? namesIn(target).at(-1) : undefined;
@@ -159,18 +110,59 @@ function RowTarget({
       to ? `rows open ${nameOf(frame, to)}` : "rows open nothing",
     );
   };
+  const others = Object.keys(frame.nodes).filter((other) => other !== id && other !== frame.root);
   return (
     <Line label="A row to">
-      <select className={select} value={body.opens ?? ""} onChange={(event) => change(event.target.value)}>
-        <option value="">nothing</option>
-        {Object.keys(frame.nodes)
-          .filter((other) => other !== id && other !== frame.root)
-          .map((other) => (
-            <option key={other} value={other}>
-              {nameOf(frame, other)}
-            </option>
-          ))}
-      </select>
+      <Select
+        label="A row to"
+        className="grow"
+        value={body.opens ?? ""}
+        options={[
+          { value: "", label: "nothing" },
+          ...others.map((other) => ({ value: other, label: nameOf(frame, other) })),
+        ]}
+        onChange={change}
+      />
     </Line>
+  );
+}
+
+/** What a screen is: its title, its address, and what stands on it. */
+export function BodyGroup() {
+  const { set } = useBench();
+  const node = useNodeOf("screen");
+  const body: Body = node.body ?? { kind: "blank" };
+  const change: Change = (part, label) => set("body", { ...body, ...part }, label);
+  return (
+    <Group title="What it is">
+      <TitleLine />
+      <Line label="Address">
+        <TextLine
+          className="mono text-[12px]"
+          value={node.path ?? ""}
+          placeholder="none"
+          onDone={(path) => set("path", path.trim(), path.trim() ? `at ${path.trim()}` : "without an address")}
+        />
+      </Line>
+      <AddressLines />
+      <Line label="Shows">
+        <Select
+          label="What it shows"
+          className="grow"
+          value={body.kind}
+          options={kindOptions}
+          onChange={(kind) => set("body", kinds[kind].make(), `shows a ${kind}`)}
+        />
+      </Line>
+      {"rows" in body && <Rows body={body} change={change} />}
+      {"row" in body && <RowTarget body={body} />}
+      {body.kind === "text" && (
+        <Line label="Text">
+          <TextLine value={body.text} onDone={(text) => change({ text: text.slice(0, 4000) }, "another text")} />
+        </Line>
+      )}
+      {body.kind === "form" && <Fields fields={body.fields} change={change} />}
+      <NoteLine />
+    </Group>
   );
 }

@@ -1,12 +1,15 @@
-import type { Do, ScreenNode } from "../../../../core/index.js";
+import type { Do } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { readNames, wrongNames, wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { DoLines } from "./do-lines.js";
-import { Group, type GroupProps, Line, Says } from "./group.js";
+import { useBench, useNodeOf } from "./bench-context.js";
+import { Group, Line, Says } from "./group.js";
 
 /** What a screen wants handed over, and what it does by itself after a while. */
-export function ByItselfGroup({ frame, id, node, said, set }: GroupProps<ScreenNode>) {
+export function ByItselfGroup() {
+  const { frame, id, said, set } = useBench();
+  const node = useNodeOf("screen");
   const { after } = node;
   const first = Object.keys(frame.nodes).find((other) => other !== id && other !== frame.root);
   const start: Do = first ? { kind: "open", to: first, how: "replace" } : { kind: "back" };
@@ -20,7 +23,7 @@ export function ByItselfGroup({ frame, id, node, said, set }: GroupProps<ScreenN
           title="Names of values that a way in has to hand over"
           wrong={wrongNames}
           onDone={(text) => {
-            const names = readNames(text)!;
+            const names = readNames(text) ?? [];
             set("wants", names.length ? names : undefined, `wants ${names.join(", ") || "nothing"}`);
           }}
         />

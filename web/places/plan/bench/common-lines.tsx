@@ -1,13 +1,16 @@
-import { type HubNode, nameOf, type StackNode, startOf } from "../../../../core/index.js";
+import { childrenOf, nameOf, startOf } from "../../../../core/index.js";
+import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { type GroupProps, Line } from "./group.js";
+import { useBench, useNode } from "./bench-context.js";
+import { Line } from "./group.js";
 
 /** The title of any node. */
-export function TitleLine({ id, node, set }: Pick<GroupProps, "id" | "node" | "set">) {
+export function TitleLine() {
+  const { id, set } = useBench();
   return (
     <Line label="Title">
       <TextLine
-        value={node.title ?? ""}
+        value={useNode().title ?? ""}
         placeholder={id}
         onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
       />
@@ -16,11 +19,12 @@ export function TitleLine({ id, node, set }: Pick<GroupProps, "id" | "node" | "s
 }
 
 /** A note for whoever reads the frame; no device shows it. */
-export function NoteLine({ node, set }: Pick<GroupProps, "node" | "set">) {
+export function NoteLine() {
+  const { set } = useBench();
   return (
     <Line label="Note" of="note">
       <TextLine
-        value={node.note ?? ""}
+        value={useNode().note ?? ""}
         placeholder="for those who read the frame"
         onDone={(note) => set("note", note.trim().slice(0, 2000), "another note")}
       />
@@ -29,20 +33,19 @@ export function NoteLine({ node, set }: Pick<GroupProps, "node" | "set">) {
 }
 
 /** The child that a stack or a hub starts with. */
-export function StartLine({ frame, node, set }: Pick<GroupProps<StackNode | HubNode>, "frame" | "node" | "set">) {
+export function StartLine() {
+  const { frame, set } = useBench();
+  const node = useNode();
+  if (node.kind !== "stack" && node.kind !== "hub") return null;
   return (
     <Line label="Starts at" of="start">
-      <select
-        className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-2 px-1"
-        value={startOf(node)}
-        onChange={(event) => set("start", event.target.value, `starts at ${nameOf(frame, event.target.value)}`)}
-      >
-        {node.children.map((child) => (
-          <option key={child} value={child}>
-            {nameOf(frame, child)}
-          </option>
-        ))}
-      </select>
+      <Select
+        label="Starts at"
+        className="grow"
+        value={startOf(node) ?? ""}
+        options={childrenOf(node).map((child) => ({ value: child, label: nameOf(frame, child) }))}
+        onChange={(child) => set("start", child, `starts at ${nameOf(frame, child)}`)}
+      />
     </Line>
   );
 }

@@ -1,4 +1,17 @@
-import { bandsOf, type Fact, factAtLaunch, factsOf, factValues, type Frame, type FrameField, freeIdIn, hasEdgeSwipe, hasSystemBack, type Target, targetsOf } from "../../../../core/index.js";
+import {
+  bandsOf,
+  type Fact,
+  factAtLaunch,
+  factsOf,
+  factValues,
+  type Frame,
+  type FrameField,
+  freeIdIn,
+  hasEdgeSwipe,
+  hasSystemBack,
+  type Target,
+  targetsOf,
+} from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";
@@ -14,7 +27,7 @@ const idFor = (frame: Frame, title: string, taken: readonly { id: string }[]): s
 export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose: () => void }) {
   const opened = useOpenFrame();
   const set = (key: FrameField, value: unknown, label: string) =>
-    void opened.edit({ kind: "setFrame", key, ...(value !== undefined && { value }) }, label);
+    void opened.editing.edit({ kind: "setFrame", key, ...(value !== undefined && { value }) }, label);
   const targets = targetsOf(frame);
   const bands = bandsOf(frame);
   const facts = factsOf(frame);

@@ -1,4 +1,16 @@
-import { type Action, type Do, type DoOpen, factsOf, factValues, type Frame, type How, type Id, nameOf, type Opens, settingDeed } from "../../../../core/index.js";
+import {
+  type Action,
+  type Do,
+  type DoOpen,
+  factsOf,
+  factValues,
+  type Frame,
+  type How,
+  type Id,
+  nameOf,
+  type Opens,
+  settingDeed,
+} from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { namesIn } from "../edits.js";

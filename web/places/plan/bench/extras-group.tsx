@@ -1,22 +1,17 @@
 import { useMemo } from "react";
-import { type HubNode, waysOut, waySays } from "../../../../core/index.js";
-import type { Chosen } from "../../../app/place.js";
+import { waysOut, waySays } from "../../../../core/index.js";
 import { Picker } from "../../../parts/picker.js";
-import { addWay, type Planned } from "../edits.js";
+import { addWay } from "../edits.js";
 import { outMark } from "../pegs.js";
 import { ActionRows } from "./action-rows.js";
-import { Group, type GroupProps } from "./group.js";
+import { useBench, useNodeOf } from "./bench-context.js";
+import { Group } from "./group.js";
 import { targetsFor } from "./ways-out-group.js";
 
-export interface ExtrasGroupProps extends GroupProps<HubNode> {
-  lit: string | null;
-  onLit: (mark: string | null) => void;
-  make: (planned: Planned | null) => boolean;
-  onChoose: (chosen: Chosen) => void;
-}
-
 /** The actions at the end of a hub's rail, panel or drawer. */
-export function ExtrasGroup({ frame, view, id, node, said, set, lit, onLit, make, onChoose }: ExtrasGroupProps) {
+export function ExtrasGroup() {
+  const { frame, view, id, said, set, lit, onLit, make, onChoose } = useBench();
+  const node = useNodeOf("hub");
   const ways = waysOut(id, node);
   const effects = useMemo(() => waysOut(id, node).map((way) => waySays(frame, view, way)), [frame, view, id, node]);
   return (

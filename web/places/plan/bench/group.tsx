@@ -1,18 +1,6 @@
 import type { ReactNode } from "react";
-import type { Frame, Id, Node, View } from "../../../../core/index.js";
+import type { PropertyKey } from "../../../../core/index.js";
 import { SetMark } from "../../../parts/set-mark.js";
-
-/** What every group of the bench is given. */
-export interface GroupProps<N extends Node = Node> {
-  frame: Frame;
-  view: View;
-  id: Id;
-  node: N;
-  /** What each property causes now, by its key. */
-  said: Readonly<Record<string, string>>;
-  /** Sets one key of the node; undefined brings its default back. */
-  set: (key: string, value: unknown, label: string) => void;
-}
 
 /** One group of properties: its name, what is set, and in one line what that causes. */
 export function Group({
@@ -27,7 +15,7 @@ export function Group({
   title: string;
   says?: string | undefined;
   /** The property that the group is about: whether it is set here is marked. */
-  of?: string;
+  of?: PropertyKey;
   wide?: boolean;
   /** A class for a group that needs more width. */
   room?: string;
@@ -51,7 +39,7 @@ export function Group({
 }
 
 /** A property with its name before it. */
-export function Line({ label, of, children }: { label: string; of?: string; children: ReactNode }) {
+export function Line({ label, of, children }: { label: string; of?: PropertyKey; children: ReactNode }) {
   return (
     <label className="flex min-h-7 shrink-0 flex-wrap items-center gap-x-2 *:min-w-0 [&>input]:flex-1 [&>select]:flex-1">
       <span className="w-14 shrink-0 whitespace-nowrap text-ink-2">{label}</span>

@@ -1,83 +1,113 @@
-import { type Again, againOf, backOf, bandsOf, type Face, type HubBack, type HubNode, type Keep, keepOf, labelsOf, limitOf, targetsOf } from "../../../../core/index.js";
-import { Check } from "../../../parts/check.js";
+import {
+  bandsOf,
+  fieldsIn,
+  type Face,
+  heldBy,
+  type Id,
+  optionsOf,
+  type PropertyKey,
+  sure,
+  targetsOf,
+} from "../../../../core/index.js";
 import { Choice } from "../../../parts/choice.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
 import { Select } from "../../../parts/select.js";
-import { wrongWhole } from "../../../parts/wrong.js";
-import { TextLine } from "../../../parts/text-line.js";
-import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
 import { SetMark } from "../../../parts/set-mark.js";
-import { Group, type GroupProps, Line, Says } from "./group.js";
+import { TextLine } from "../../../parts/text-line.js";
+import { wrongWhole } from "../../../parts/wrong.js";
+import { useBench, useNodeOf } from "./bench-context.js";
+import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
+import { Group, Line, Says } from "./group.js";
+import { PropertyField } from "./property-field.js";
 
-const faces: { value: Face; label: string }[] = [
-  { value: "bar", label: "bar" },
-  { value: "top", label: "top" },
-  { value: "rail", label: "rail" },
-  { value: "panel", label: "panel" },
-  { value: "drawer", label: "drawer" },
-];
+type Faces = Readonly<Record<Id, Face>>;
+const faces = optionsOf("shortFace");
 
-/** How a hub shows at each width, for all targets and otherwise on some. */
-export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
-  const bands = bandsOf(frame);
+const without = <T,>(map: Readonly<Record<Id, T>>, id: Id): Record<Id, T> => {
+  const { [id]: _, ...rest } = map;
+  return rest;
+};
+
+/** The faces of one target at each width, else of all. */
+const withFace = (map: Faces, band: Id, face: string): Record<Id, string> =>
+  face === "as" ? without(map, band) : { ...map, [band]: face };
+
+/** A row of the table of faces: one band, everywhere and on each target. */
+function FaceRow({ band, from, isFirst }: { band: Id; from: number; isFirst: boolean }) {
+  const { frame, set } = useBench();
+  const node = useNodeOf("hub");
+  const own: Faces = node.faces ?? { [sure(bandsOf(frame)[0]).id]: "bar" };
+  const byTarget: Readonly<Record<Id, Faces>> = node.facesOn ?? {};
   const targets = targetsOf(frame);
-  const own = node.faces ?? { [bands[0]!.id]: "bar" as const };
-  const put = (map: Readonly<Record<string, Face>>, band: string, face: Face | "as") => {
-    const { [band]: _, ...rest } = map;
-    return face === "as" ? rest : { ...rest, [band]: face };
-  };
-  const onTarget = (target: string, band: string, face: Face | "as") => {
-    const next = put(node.facesOn?.[target] ?? {}, band, face);
-    const { [target]: _, ...rest } = node.facesOn ?? {};
+  const onTarget = (target: Id, face: string) => {
+    const next = withFace(byTarget[target] ?? {}, band, face);
+    const rest: Record<Id, unknown> = without(byTarget, target);
     const all = Object.keys(next).length ? { ...rest, [target]: next } : rest;
     set("facesOn", Object.keys(all).length ? all : undefined, `${face} at ${band} on ${target}`);
   };
   return (
+    <tr>
+      <td className="whitespace-nowrap text-ink-2">
+        {band} {from}
+      </td>
+      <td>
+        <Select
+          label={`Face at ${band}`}
+          className="w-full"
+          value={own[band] ?? "as"}
+          options={[{ value: "as", label: isFirst ? "none" : "as narrower" }, ...faces]}
+          onChange={(face) => set("faces", withFace(own, band, face), `${face} at ${band}`)}
+        />
+      </td>
+      {targets.length > 1 &&
+        targets.map(({ id, label }) => (
+          <td key={id}>
+            <Select
+              label={`Face at ${band} on ${label}`}
+              className="w-full"
+              value={byTarget[id]?.[band] ?? "as"}
+              options={[{ value: "as", label: "same" }, ...faces]}
+              onChange={(face) => onTarget(id, face)}
+            />
+          </td>
+        ))}
+    </tr>
+  );
+}
+
+function FaceTable() {
+  const { frame } = useBench();
+  const targets = targetsOf(frame);
+  return (
+    <table className="w-full border-separate border-spacing-x-1 border-spacing-y-0.5">
+      <thead>
+        <tr className="text-left text-ink-2">
+          <th className="font-normal">from</th>
+          <th className="font-normal">everywhere</th>
+          {targets.length > 1 &&
+            targets.map(({ id, label }) => (
+              <th key={id} className="max-w-20 truncate font-normal" title={label}>
+                on {id}
+              </th>
+            ))}
+        </tr>
+      </thead>
+      <tbody>
+        {bandsOf(frame).map(({ id, from }, i) => (
+          <FaceRow key={id} band={id} from={from} isFirst={i === 0} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How a hub shows at each width, for all targets and otherwise on some. */
+export function FacesGroup() {
+  const { frame, said, set } = useBench();
+  const node = useNodeOf("hub");
+  return (
     <Group title="Faces" of="faces" says={said.faces} wide room="min-w-84">
-      <table className="w-full border-separate border-spacing-x-1 border-spacing-y-0.5">
-        <thead>
-          <tr className="text-left text-ink-2">
-            <th className="font-normal">from</th>
-            <th className="font-normal">everywhere</th>
-            {targets.length > 1 &&
-              targets.map(({ id, label }) => (
-                <th key={id} className="max-w-20 truncate font-normal" title={label}>
-                  on {id}
-                </th>
-              ))}
-          </tr>
-        </thead>
-        <tbody>
-          {bands.map((band, i) => (
-            <tr key={band.id}>
-              <td className="whitespace-nowrap text-ink-2">
-                {band.id} {band.from}
-              </td>
-              <td>
-                <Select
-                  label={`Face at ${band.id}`}
-                  className="w-full"
-                  value={own[band.id] ?? "as"}
-                  options={[{ value: "as", label: i === 0 ? "none" : "as narrower" }, ...faces]}
-                  onChange={(face) => set("faces", put(own, band.id, face), `${face} at ${band.id}`)}
-                />
-              </td>
-              {targets.length > 1 &&
-                targets.map(({ id, label }) => (
-                  <td key={id}>
-                    <Select
-                      label={`Face at ${band.id} on ${label}`}
-                      className="w-full"
-                      value={node.facesOn?.[id]?.[band.id] ?? "as"}
-                      options={[{ value: "as", label: "same" }, ...faces]}
-                      onChange={(face) => onTarget(id, band.id, face)}
-                    />
-                  </td>
-                ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <FaceTable />
       <Line label="When low" of="shortFace">
         <Select
           label="Face of a low view"
@@ -91,7 +121,7 @@ export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
         <TextLine
           inputMode="numeric"
           className="w-12!"
-          value={String(limitOf(node))}
+          value={String(heldBy(node, "limit"))}
           wrong={wrongWhole(2, 999)}
           onDone={(text) => set("limit", Number(text), `${text.trim()} tabs at most`)}
         />
@@ -103,113 +133,81 @@ export function FacesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
   );
 }
 
-const keeps: { value: Keep; label: string }[] = [
-  { value: "live", label: "everything" },
-  { value: "place", label: "the place" },
-  { value: "fresh", label: "nothing" },
-];
-const agains: { value: Again; label: string }[] = [
-  { value: "root", label: "first screen" },
-  { value: "top", label: "scroll up" },
-  { value: "none", label: "nothing" },
-];
-const backs: { value: HubBack; label: string }[] = [
-  { value: "start", label: "start tab" },
-  { value: "visited", label: "tab before" },
-  { value: "leave", label: "out at once" },
-];
+/** A choice of what a hub's tabs do, in few words, and what it causes. */
+function RuleChoice({ of, label, done }: { of: PropertyKey; label: string; done: string }) {
+  const { said, set } = useBench();
+  const node = useNodeOf("hub");
+  return (
+    <>
+      <Choice
+        label={label}
+        value={String(heldBy(node, of))}
+        options={optionsOf(of, true)}
+        onChange={(value) => set(of, value, `${done} ${value}`)}
+      />
+      <Says>{said[of]}</Says>
+    </>
+  );
+}
 
 /** What a hub's tabs keep and what Back does between them. */
-export function HubRulesGroup({ frame, node, said, set }: GroupProps<HubNode>) {
-  const [keep, again, back] = [keepOf(node), againOf(node), backOf(node)];
+export function HubRulesGroup() {
+  const { said } = useBench();
   return (
     <>
       <Group title="A tab that is left keeps" of="keep">
-        <Choice
-          label="A tab that is left keeps"
-          value={keep}
-          options={keeps}
-          onChange={(value) => set("keep", value, `tabs keep ${value}`)}
-        />
-        <Says>{said.keep}</Says>
+        <RuleChoice of="keep" label="A tab that is left keeps" done="tabs keep" />
         <h3 className="mt-1 flex items-center gap-1 font-bold">
           Choosing it again <SetMark of="again" />
         </h3>
-        <Choice
-          label="Choosing the chosen tab"
-          value={again}
-          options={agains}
-          onChange={(value) => set("again", value, `chosen again: ${value}`)}
-        />
-        <Says>{said.again}</Says>
+        <RuleChoice of="again" label="Choosing the chosen tab" done="chosen again:" />
       </Group>
       <Group title="Back at a tab's first screen" of="back">
-        <Choice
-          label="Back at a tab's first screen goes"
-          value={back}
-          options={backs}
-          onChange={(value) => set("back", value, `Back: ${value}`)}
-        />
-        <Says>{said.back}</Says>
-        <StartLine frame={frame} node={node} set={set} />
+        <RuleChoice of="back" label="Back at a tab's first screen goes" done="Back:" />
+        <StartLine />
         <Says>{said.start}</Says>
       </Group>
     </>
   );
 }
 
-/** What a hub draws around its tabs: labels, a strip of its own, a heading. */
-export function HubLookGroup({ id, node, said, set }: GroupProps<HubNode>) {
-  const heading = (part: { title?: string; icon?: string | undefined }) => {
-    const next = { title: "", ...node.heading, ...part };
+function Heading() {
+  const { said, set } = useBench();
+  const { heading } = useNodeOf("hub");
+  const put = (part: { title?: string; icon?: string | undefined }) => {
+    const next = { title: "", ...heading, ...part };
     if (next.icon === undefined) delete next.icon;
     set("heading", next.title || next.icon ? next : undefined, "heading");
   };
   return (
-    <Group title="What it draws">
-      <TitleLine id={id} node={node} set={set} />
-      <span className="flex items-center gap-1 text-ink-2">
-        Labels <SetMark of="labels" />
-      </span>
-      <Choice
-        label="Labels of the tabs"
-        value={labelsOf(node)}
-        options={[
-          { value: "always", label: "all" },
-          { value: "active", label: "chosen" },
-          { value: "never", label: "none" },
-        ]}
-        onChange={(value) => set("labels", value, `labels ${value}`)}
-      />
-      <Says>{said.labels}</Says>
-      <Check
-        checked={node.strip === true}
-        onChange={(strip) => set("strip", strip || undefined, strip ? "with a strip of its own" : "without a strip")}
-      >
-        Strip of its own <SetMark of="strip" />
-      </Check>
-      <Says inset>{said.strip}</Says>
-      <Check
-        checked={node.floating === true}
-        onChange={(floats) => set("floating", floats || undefined, floats ? "floats over the content" : "takes room")}
-      >
-        Floats <SetMark of="floating" />
-      </Check>
-      <Says inset>{said.floating}</Says>
+    <>
       <Line label="Heading" of="heading">
         <TextLine
-          value={node.heading?.title ?? ""}
+          value={heading?.title ?? ""}
           placeholder="none"
-          onDone={(title) => heading({ title: title.slice(0, 200) })}
+          onDone={(title) => put({ title: title.slice(0, 200) })}
         />
       </Line>
-      {node.heading && (
+      {heading && (
         <Line label="Icon">
-          <IconPicker label="Icon of the heading" value={node.heading.icon} onPick={(icon) => heading({ icon })} />
+          <IconPicker label="Icon of the heading" value={heading.icon} onPick={(icon) => put({ icon })} />
         </Line>
       )}
       <Says>{said.heading}</Says>
-      <NoteLine node={node} set={set} />
+    </>
+  );
+}
+
+/** What a hub draws around its tabs: what the table of properties has for that, and a heading. */
+export function HubLookGroup() {
+  return (
+    <Group title="What it draws">
+      <TitleLine />
+      {fieldsIn("draws", "hub").map((key) => (
+        <PropertyField key={key} of={key} />
+      ))}
+      <Heading />
+      <NoteLine />
     </Group>
   );
 }

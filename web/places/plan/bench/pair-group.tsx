@@ -1,37 +1,48 @@
-import { bandsOf, nameOf, type PairNode, ratioOf, splitFromOf } from "../../../../core/index.js";
+import { bandsOf, heldBy, nameOf, secondBand } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
-import { wrongWhole } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
+import { wrongWhole } from "../../../parts/wrong.js";
+import { useBench, useNodeOf } from "./bench-context.js";
 import { NoteLine, TitleLine } from "./common-lines.js";
-import { Group, type GroupProps, Line, Says } from "./group.js";
+import { Group, Line, Says } from "./group.js";
 
-/** A list beside its detail: from which width, how wide, and what is said while no row is open. */
-export function PairGroup({ frame, id, node, said, set }: GroupProps<PairNode>) {
-  const bands = bandsOf(frame);
+/** A list beside its detail: what it is, and what is said while no row is open. */
+function PairItself() {
+  const { frame, said, set } = useBench();
+  const node = useNodeOf("pair");
+  return (
+    <Group title="What it is">
+      <TitleLine />
+      <p>
+        {node.list && nameOf(frame, node.list)} beside {node.detail && nameOf(frame, node.detail)}
+      </p>
+      <Line label="Empty" of="empty">
+        <TextLine
+          value={heldBy(node, "empty")}
+          placeholder="nothing"
+          onDone={(text) => set("empty", text.slice(0, 200), `says ${text}`)}
+        />
+      </Line>
+      <Says>{said.empty}</Says>
+      <NoteLine />
+    </Group>
+  );
+}
+
+/** A list beside its detail: what it is, from which width, and how wide. */
+export function PairGroup() {
+  const { frame, said, set } = useBench();
+  const node = useNodeOf("pair");
   return (
     <>
-      <Group title="What it is">
-        <TitleLine id={id} node={node} set={set} />
-        <p>
-          {node.list && nameOf(frame, node.list)} beside {node.detail && nameOf(frame, node.detail)}
-        </p>
-        <Line label="Empty" of="empty">
-          <TextLine
-            value={node.empty ?? ""}
-            placeholder="nothing"
-            onDone={(text) => set("empty", text.slice(0, 200), `says ${text}`)}
-          />
-        </Line>
-        <Says>{said.empty}</Says>
-        <NoteLine node={node} set={set} />
-      </Group>
+      <PairItself />
       <Group title="Side by side">
         <Line label="From" of="splitFrom">
           <Select
             label="Split from the band"
             className="grow"
-            value={splitFromOf(frame, node) ?? ""}
-            options={bands.map((band) => ({ value: band.id, label: `${band.id}, ${band.from} px` }))}
+            value={node.splitFrom ?? secondBand(frame) ?? ""}
+            options={bandsOf(frame).map((band) => ({ value: band.id, label: `${band.id}, ${band.from} px` }))}
             onChange={(value) => set("splitFrom", value, `split from ${value}`)}
           />
         </Line>
@@ -40,7 +51,7 @@ export function PairGroup({ frame, id, node, said, set }: GroupProps<PairNode>) 
           <TextLine
             inputMode="numeric"
             aria-label="Share of the width for the list, percent"
-            value={String(Math.round(ratioOf(node) * 100))}
+            value={String(Math.round(heldBy(node, "ratio") * 100))}
             wrong={wrongWhole(10, 90)}
             onDone={(text) => set("ratio", Number(text) / 100, `list at ${text.trim()} %`)}
           />

@@ -1,43 +1,47 @@
-import { nameOf, startOf, type StackNode, stepsOf } from "../../../../core/index.js";
-import type { Chosen } from "../../../app/place.js";
+import { nameOf, startOf, stepsOf } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
-import { Group, type GroupProps, Line, Says } from "./group.js";
+import { useBench, useNodeOf } from "./bench-context.js";
 import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
+import { Group, Line, Says } from "./group.js";
+
+/** What a stack starts with, and what links are laid on. */
+function StackItself() {
+  const { frame, said, set } = useBench();
+  const node = useNodeOf("stack");
+  return (
+    <Group title="What it is">
+      <TitleLine />
+      <StartLine />
+      <NoteLine />
+      <Says>{said.start}</Says>
+      <Line label="Links on" of="base">
+        <Select
+          label="What a cold link is laid on"
+          className="grow"
+          value={node.base === undefined ? "as" : (node.base ?? "none")}
+          options={[
+            { value: "as", label: "the start" },
+            { value: "none", label: "nothing" },
+            ...node.children.map((child) => ({ value: child, label: nameOf(frame, child) })),
+          ]}
+          onChange={(value) =>
+            set("base", value === "as" ? undefined : value === "none" ? null : value, `links lie on ${value}`)
+          }
+        />
+      </Line>
+      <Says>{said.base}</Says>
+    </Group>
+  );
+}
 
 /** What a stack starts with, and what is laid on that. */
-export function StackGroup({
-  frame,
-  id,
-  node,
-  said,
-  set,
-  onChoose,
-}: GroupProps<StackNode> & { onChoose: (chosen: Chosen) => void }) {
+export function StackGroup() {
+  const { frame, id, onChoose } = useBench();
+  const node = useNodeOf("stack");
   const start = startOf(node);
   return (
     <>
-      <Group title="What it is">
-        <TitleLine id={id} node={node} set={set} />
-        <StartLine frame={frame} node={node} set={set} />
-        <NoteLine node={node} set={set} />
-        <Says>{said.start}</Says>
-        <Line label="Links on" of="base">
-          <Select
-            label="What a cold link is laid on"
-            className="grow"
-            value={node.base === undefined ? "as" : (node.base ?? "none")}
-            options={[
-              { value: "as", label: "the start" },
-              { value: "none", label: "nothing" },
-              ...node.children.map((child) => ({ value: child, label: nameOf(frame, child) })),
-            ]}
-            onChange={(value) =>
-              set("base", value === "as" ? undefined : value === "none" ? null : value, `links lie on ${value}`)
-            }
-          />
-        </Line>
-        <Says>{said.base}</Says>
-      </Group>
+      <StackItself />
       <Group title="Laid one on another" says="Back takes the top one off" wide>
         <ol className="flex flex-col">
           {stepsOf(frame, node).map(({ id: child, taps, under }) => (

@@ -1,34 +1,25 @@
-import { nameOf, type Tab, targetsOf } from "../../../../core/index.js";
+import { type Id, nameOf, type Tab, targetsOf } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
-import { wrongBadge } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { Group, type GroupProps, Line } from "./group.js";
+import { wrongBadge } from "../../../parts/wrong.js";
+import { useBench, useNode } from "./bench-context.js";
+import { Group, Line } from "./group.js";
 import { OnlyLines } from "./only-lines.js";
 
-/** How a node shows as a tab of its hub. */
-export function TabGroup({ frame, id, node, set }: GroupProps) {
-  const tab: Tab = node.tab ?? {};
-  const change = (part: { [K in keyof Tab]?: Tab[K] | undefined }, label: string) => {
-    const next: Record<string, unknown> = { ...tab, ...part };
-    for (const key of Object.keys(next)) if (next[key] === undefined || next[key] === "") delete next[key];
-    set("tab", Object.keys(next).length ? next : undefined, label);
-  };
-  const iconOn = (target: string, icon: string | undefined) => {
+type Change = (part: { [K in keyof Tab]?: Tab[K] | undefined }, label: string) => void;
+
+/** A tab's icon: at rest, chosen, and on each target where it is another. */
+function Icons({ tab, change }: { tab: Tab; change: Change }) {
+  const { frame } = useBench();
+  const targets = targetsOf(frame);
+  const iconOn = (target: Id, icon: string | undefined) => {
     const { [target]: _, ...rest } = tab.iconOn ?? {};
     const next = icon === undefined ? rest : { ...rest, [target]: icon };
     change({ iconOn: Object.keys(next).length ? next : undefined }, `icon ${icon ?? "as elsewhere"} on ${target}`);
   };
-  const targets = targetsOf(frame);
   return (
-    <Group title="Tab">
-      <Line label="Label">
-        <TextLine
-          value={tab.label ?? ""}
-          placeholder={nameOf(frame, id)}
-          onDone={(label) => change({ label: label.slice(0, 200) }, `tab called ${label}`)}
-        />
-      </Line>
+    <>
       <Line label="Icon">
         <IconPicker
           label="Icon"
@@ -55,18 +46,40 @@ export function TabGroup({ frame, id, node, set }: GroupProps) {
             />
           </Line>
         ))}
+    </>
+  );
+}
+
+const readBadge = (text: string): Tab["badge"] | undefined =>
+  text === "" ? undefined : text === "dot" ? "dot" : Number(text);
+
+/** How a node shows as a tab of its hub. */
+export function TabGroup() {
+  const { frame, id, set } = useBench();
+  const tab: Tab = useNode().tab ?? {};
+  const change: Change = (part, label) => {
+    const next: Record<string, unknown> = { ...tab, ...part };
+    for (const key of Object.keys(next)) if (next[key] === undefined || next[key] === "") delete next[key];
+    set("tab", Object.keys(next).length ? next : undefined, label);
+  };
+  return (
+    <Group title="Tab">
+      <Line label="Label">
+        <TextLine
+          value={tab.label ?? ""}
+          placeholder={nameOf(frame, id)}
+          onDone={(label) => change({ label: label.slice(0, 200) }, `tab called ${label}`)}
+        />
+      </Line>
+      <Icons tab={tab} change={change} />
       <Line label="Badge">
         <TextLine
           value={tab.badge === undefined ? "" : String(tab.badge)}
           placeholder="none; a number, or dot"
           wrong={wrongBadge}
-          onDone={(text) => {
-            const badge = text.trim();
-            change(
-              { badge: badge === "" ? undefined : badge === "dot" ? "dot" : Number(badge) },
-              badge ? `badge ${badge}` : "no badge",
-            );
-          }}
+          onDone={(text) =>
+            change({ badge: readBadge(text.trim()) }, text.trim() ? `badge ${text.trim()}` : "no badge")
+          }
         />
       </Line>
       <Check

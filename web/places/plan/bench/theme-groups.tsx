@@ -1,5 +1,19 @@
 import { useEffect, useRef, useState } from "react";
-import { type ColourName, colourNames, type ColourPair, colourPairs, coloursOf, defaultCorner, defaultSizes, type Frame, markOf, marks, type Palette, sizeNames, type Theme } from "../../../../core/index.js";
+import {
+  type ColourName,
+  colourNames,
+  type ColourPair,
+  colourPairs,
+  coloursOf,
+  defaultCorner,
+  defaultSizes,
+  type Frame,
+  markOf,
+  marks,
+  type Palette,
+  sizeNames,
+  type Theme,
+} from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
 import { Choice } from "../../../parts/choice.js";
@@ -44,7 +58,7 @@ export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose:
   const [trying, setTrying] = useState<{ side: (typeof sides)[number]; name: ColourName; hex: string } | null>(null);
   const change = (part: Partial<{ [K in keyof Theme]: Theme[K] | undefined }>, label: string) => {
     const value = plain({ ...theme, ...part } as Theme);
-    opened.edit({ kind: "setFrame", key: "theme", ...(value && { value }) }, `Theme: ${label}`);
+    opened.editing.edit({ kind: "setFrame", key: "theme", ...(value && { value }) }, `Theme: ${label}`);
   };
   const colour = (side: (typeof sides)[number], name: ColourName, hex: string | undefined) => {
     const { [name]: _, ...rest } = theme[side] ?? {};

@@ -1,19 +1,22 @@
 import { useMemo } from "react";
-import { type Action, factWords, type Frame, nameOf, plainName, placesOf, type ScreenNode, settingDeed, waysOut, waySays } from "../../../../core/index.js";
-import type { Chosen } from "../../../app/place.js";
+import {
+  type Action,
+  factWords,
+  type Frame,
+  nameOf,
+  plainName,
+  placesOf,
+  settingDeed,
+  type Way,
+  waysOut,
+  waySays,
+} from "../../../../core/index.js";
 import { Picker, type PickerOption } from "../../../parts/picker.js";
-import { addWay, addWayToNew, freeActionId, type Planned } from "../edits.js";
+import { addWay, addWayToNew, freeActionId } from "../edits.js";
 import { outMark } from "../pegs.js";
 import { ActionRows, WayRow } from "./action-rows.js";
-import { Group, type GroupProps } from "./group.js";
-
-export interface WaysOutGroupProps extends GroupProps<ScreenNode> {
-  chosen: Chosen;
-  lit: string | null;
-  onLit: (mark: string | null) => void;
-  make: (planned: Planned | null) => boolean;
-  onChoose: (chosen: Chosen) => void;
-}
+import { useBench, useNodeOf } from "./bench-context.js";
+import { Group } from "./group.js";
 
 const places: { value: Action["place"]; label: string }[] = [
   { value: "body", label: "body" },
@@ -44,12 +47,10 @@ export const targetsFor = (frame: Frame, id: string): PickerOption[] =>
       }`,
     }));
 
-/** The ways out of a screen: its rows and actions. A new one is made by typing where it leads. */
-export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, make, onChoose }: WaysOutGroupProps) {
-  const actions = node.actions ?? [];
-  const ways = waysOut(id, node);
-  const effects = useMemo(() => waysOut(id, node).map((way) => waySays(frame, view, way)), [frame, view, id, node]);
-  const deeds = useMemo(() => {
+/** What an action may do beside opening something, by the word it is asked for with. */
+const useDeeds = (): typeof plainActions => {
+  const { frame, id } = useBench();
+  return useMemo(() => {
     const setting = settingDeed(frame, id);
     const fact = setting && factWords(frame, setting.fact, setting.is);
     return {
@@ -57,7 +58,32 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
       ...(setting && { set: { label: `Set ${fact}`, says: "an action that sets a fact", do: setting } }),
     };
   }, [frame, id]);
-  const others = useMemo<PickerOption[]>(
+};
+
+/** A way that is no action: a row, or what the screen does by itself. */
+function PlainWay({ way, mark, says, effect }: { way: Way; mark: string; says: string; effect: string | undefined }) {
+  const { frame, lit, onLit, onChoose } = useBench();
+  return (
+    <WayRow mark={mark} lit={lit} onLit={onLit}>
+      <button
+        type="button"
+        className="truncate font-medium hover:underline"
+        onClick={() => onChoose({ id: way.to, parent: placesOf(frame, way.to)[0] ?? null })}
+      >
+        {plainName(frame, way.to)}
+      </button>
+      <span className="text-ink-2">{says}</span>
+      <span className="ml-auto truncate text-ink-2">{effect}</span>
+    </WayRow>
+  );
+}
+
+/** A new way out is made by typing where it leads, or what it does. */
+function NewWay() {
+  const { frame, id, set, chosen, make } = useBench();
+  const { actions = [] } = useNodeOf("screen");
+  const deeds = useDeeds();
+  const options = useMemo<PickerOption[]>(
     () => [
       ...targetsFor(frame, id),
       ...Object.entries(deeds).map(([value, { label, says }]) => ({ value: `do ${value}`, label, says })),
@@ -65,37 +91,46 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
     [frame, id, deeds],
   );
   const pick = (to: string) => {
-    if (!to.startsWith("do ")) return void make(addWay(frame, id, to));
-    const { label, do: act } = (deeds as typeof plainActions)[to.slice(3)]!;
+    const deed = to.startsWith("do ") ? deeds[to.slice(3)] : undefined;
+    if (!deed) return void make(addWay(frame, id, to));
+    const { label, do: act } = deed;
     const made: Action = { id: freeActionId(frame, label, actions), label, place: "body", do: act };
     set("actions", [...actions, made], label);
   };
-  const rows = ways.findIndex((way) => way.via === "row");
-  const after = ways.findIndex((way) => way.via === "after");
-  const plainRow = (i: number, says: string) => {
-    const way = ways[i]!;
-    return (
-      <WayRow mark={outMark(i)} lit={lit} onLit={onLit}>
-        <button
-          type="button"
-          className="truncate font-medium hover:underline"
-          onClick={() => onChoose({ id: way.to, parent: placesOf(frame, way.to)[0] ?? null })}
-        >
-          {plainName(frame, way.to)}
-        </button>
-        <span className="text-ink-2">{says}</span>
-        <span className="ml-auto truncate text-ink-2">{effects[i]}</span>
-      </WayRow>
+  return (
+    <Picker
+      label="Add a way out: the name of its target"
+      placeholder="Add a way out: type where it leads"
+      options={options}
+      onPick={pick}
+      onNew={{
+        label: (text) => `Make a new screen “${text}” and lead there`,
+        make: (text) => void make(addWayToNew(frame, chosen, text)),
+      }}
+    />
+  );
+}
+
+/** The ways out of a screen: its rows and actions. */
+export function WaysOutGroup() {
+  const { frame, view, id, set, lit, onLit, onChoose } = useBench();
+  const node = useNodeOf("screen");
+  const ways = useMemo(() => waysOut(id, node), [id, node]);
+  const effects = useMemo(() => ways.map((way) => waySays(frame, view, way)), [frame, view, ways]);
+  const plain = (via: Way["via"]) =>
+    ways.map((way, i) =>
+      way.via === via ? (
+        <PlainWay key={via} way={way} mark={outMark(i)} says={via === "row" ? "row" : way.label} effect={effects[i]} />
+      ) : null,
     );
-  };
   return (
     <Group title="Ways out" says="actions and rows" wide>
       <ol className="flex flex-col">
-        {rows >= 0 && plainRow(rows, "row")}
+        {plain("row")}
         <ActionRows
           frame={frame}
           from={id}
-          actions={actions}
+          actions={node.actions ?? []}
           places={places}
           peg={(action) => {
             const i = ways.findIndex((way) => way.action === action.id);
@@ -106,18 +141,9 @@ export function WaysOutGroup({ frame, view, id, node, set, chosen, lit, onLit, m
           onChange={(next, label) => set("actions", next.length ? next : undefined, label)}
           onChoose={onChoose}
         />
-        {after >= 0 && plainRow(after, ways[after]!.label)}
+        {plain("after")}
       </ol>
-      <Picker
-        label="Add a way out: the name of its target"
-        placeholder="Add a way out: type where it leads"
-        options={others}
-        onPick={pick}
-        onNew={{
-          label: (text) => `Make a new screen “${text}” and lead there`,
-          make: (text) => void make(addWayToNew(frame, chosen, text)),
-        }}
-      />
+      <NewWay />
     </Group>
   );
 }

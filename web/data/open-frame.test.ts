@@ -1,7 +1,7 @@
 import fc from "fast-check";
-import { type Edit, editBetween, equal, type Frame, plainFrame, topOf, writeFrame } from "../../core/index.js";
+import { type Edit, editBetween, equal, type Frame, lensOf, plainFrame, topOf, writeFrame } from "../../core/index.js";
 import { pick, tabbed, tap } from "../../core/testing/frames.js";
-import { OpenFrame } from "./session.js";
+import { OpenFrame } from "./open-frame.js";
 import { Live, type Sent, Server, standIn, type Storage } from "./testing/fake-server.js";
 
 const globals = globalThis as Record<string, unknown>;
@@ -9,7 +9,7 @@ let server: Server;
 let opened: OpenFrame;
 let close: () => void;
 
-const now = () => opened.external.get();
+const now = () => ({ ...opened.editing.get(), ...opened.live.get(), ...opened.selection.get() });
 const title = (value: string, node = "c"): Edit => ({ kind: "set", node, key: "title", value });
 const settled = async () => {
   for (let i = 0; i < 200 && now().sync === "saving"; i += 1) await new Promise((resolve) => setTimeout(resolve, 2));
@@ -28,7 +28,7 @@ const told = (edit: Edit) => {
   Live.last!.onmessage!({ data: JSON.stringify({ kind: "revisions", frame: "x", revision: server.revision, edits }) });
 };
 const offered = () => [now().history.done.at(-1)?.label, now().history.undone.at(-1)?.label];
-const top = () => topOf({ frame: now().frame, view: now().device.view }, now().device.at.state.root);
+const top = () => topOf(lensOf(now().frame, now().device.view), now().device.at.state.root);
 
 beforeEach(() => {
   server = new Server();
@@ -39,23 +39,23 @@ afterEach(() => close());
 
 describe("an open frame", () => {
   test("shows an edit at once and sends it behind", async () => {
-    expect(opened.edit(title("See"), "Call it See")).toBeNull();
+    expect(opened.editing.edit(title("See"), "Call it See")).toBeNull();
     expect(now()).toMatchObject({ sync: "saving", waiting: 1, frame: { nodes: { c: { title: "See" } } } });
     await settled();
     expect(now()).toMatchObject({ sync: "saved", waiting: 0, revision: 2 });
     expect(server.frame.nodes.c!.title).toBe("See");
   });
   test("tells why an edit is not possible, and sends nothing", async () => {
-    expect(opened.edit({ kind: "remove", id: "app" }, "Remove the root")).toHaveLength(1);
+    expect(opened.editing.edit({ kind: "remove", id: "app" }, "Remove the root")).toHaveLength(1);
     await settled();
     expect(now().message?.text).toMatch("the root app");
     expect(server.revision).toBe(1);
   });
   test("sends undo and redo as edits like any other", async () => {
-    opened.edit(title("See"), "Call it See");
-    opened.undo();
-    opened.redo();
-    opened.undo();
+    opened.editing.edit(title("See"), "Call it See");
+    opened.editing.undo();
+    opened.editing.redo();
+    opened.editing.undo();
     await settled();
     expect(server.kept.map(({ label }) => label)).toEqual([
       "Call it See",
@@ -66,11 +66,11 @@ describe("an open frame", () => {
     expect(equal(server.frame, plainFrame(tabbed()))).toBe(true);
   });
   test("keeps the device where it is while the frame changes", () => {
-    opened.send(pick(2));
-    opened.send(tap("deep"));
-    opened.edit(title("Deeper", "deep"), "Call it Deeper");
+    opened.live.send(pick(2));
+    opened.live.send(tap("deep"));
+    opened.editing.edit(title("Deeper", "deep"), "Call it Deeper");
     expect(now().device.reasons[0]).toMatch("kept its place on Deeper");
-    opened.edit({ kind: "remove", id: "deep" }, "Delete it");
+    opened.editing.edit({ kind: "remove", id: "deep" }, "Delete it");
     expect(now().device.reasons[0]).toMatch("it is on Item 2");
   });
 });
@@ -80,22 +80,22 @@ test("a link is tried on the device with its facts, and starting over keeps thos
     { id: "in", label: "In" },
     { id: "now", label: "Now", lasting: false },
   ];
-  opened.edit({ kind: "setFrame", key: "facts", value: facts }, "Two facts");
-  opened.tryOnDevice("/a/4", { start: "cold", facts: { in: true, now: true } });
+  opened.editing.edit({ kind: "setFrame", key: "facts", value: facts }, "Two facts");
+  opened.live.follow("/a/4", { start: "cold", facts: { in: true, now: true } });
   expect(now().device.reasons).toEqual(["The app started by the link, on Item 4, laid on A."]);
-  opened.tryOnDevice("/b", { start: "running", facts: { in: true, now: true } });
+  opened.live.follow("/b", { start: "running", facts: { in: true, now: true } });
   expect(now().device.at.state).toMatchObject({ facts: { in: true, now: true }, outside: false });
   expect(now().device.reasons[0]).toMatch("bTab was chosen for the first time");
-  opened.tryOnDevice("/a/%", { start: "cold", facts: { in: true, now: true } });
+  opened.live.follow("/a/%", { start: "cold", facts: { in: true, now: true } });
   expect(now().device.reasons.join()).toMatch("no valid percent-encoding");
-  opened.relaunch();
+  opened.live.relaunch();
   expect(now().device.at.state.facts).toEqual({ in: true, now: false });
 });
 
 describe("with others at the same frame", () => {
   test("its own edits go on top of what it missed", async () => {
     elsewhere(title("Theirs", "b"));
-    opened.edit(title("Mine"), "Mine");
+    opened.editing.edit(title("Mine"), "Mine");
     await settled();
     expect(server.frame.nodes).toMatchObject({ b: { title: "Theirs" }, c: { title: "Mine" } });
     expect(equal(now().frame, server.frame)).toBe(true);
@@ -103,8 +103,8 @@ describe("with others at the same frame", () => {
   });
   test("what no longer fits is said, and the rest is kept", async () => {
     elsewhere({ kind: "remove", id: "deep" });
-    opened.edit(title("Deeper", "deep"), "Call it Deeper");
-    opened.edit(title("Mine"), "Mine");
+    opened.editing.edit(title("Deeper", "deep"), "Call it Deeper");
+    opened.editing.edit(title("Mine"), "Mine");
     await settled();
     expect(now().message?.text).toMatch("Not kept: Call it Deeper.");
     expect(server.frame.nodes.c!.title).toBe("Mine");
@@ -119,30 +119,31 @@ describe("with others at the same frame", () => {
       after: null,
     };
     server.away = true;
-    opened.edit(added, "Add it");
+    opened.editing.edit(added, "Add it");
     await new Promise((resolve) => setTimeout(resolve, 5));
     const storage = globals.localStorage as Storage;
-    const [waiting] = JSON.parse(storage.getItem(storage.key(0)!)!) as Sent[];
+    const kept = JSON.parse(storage.getItem(storage.key(0)!)!) as { form: number; value: Sent[] };
+    const [waiting] = kept.value;
     server.apply(waiting!);
     server.away = false;
-    opened.edit(title("Mine"), "Mine");
+    opened.editing.edit(title("Mine"), "Mine");
     await settled();
     await new Promise((resolve) => setTimeout(resolve, 20));
-    opened.edit(title("Again"), "Again");
+    opened.editing.edit(title("Again"), "Again");
     for (let i = 0; i < 300 && now().waiting > 0; i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
     expect(server.kept.filter(({ label }) => label === "Add it")).toHaveLength(1);
     expect(server.frame.nodes.c!.title).toBe("Again");
     expect(equal(now().frame, server.frame)).toBe(true);
   });
   test("their edits show as they are told, and its undo takes back only its own", async () => {
-    opened.edit(title("Mine"), "Mine");
+    opened.editing.edit(title("Mine"), "Mine");
     await settled();
     const theirs = elsewhere(title("Theirs", "b"));
     Live.last!.onmessage!({
       data: JSON.stringify({ kind: "revisions", frame: "x", revision: server.revision, edits: [theirs] }),
     });
     expect(now().frame.nodes.b!.title).toBe("Theirs");
-    opened.undo();
+    opened.editing.undo();
     await settled();
     expect(server.frame.nodes.b!.title).toBe("Theirs");
     expect(server.frame.nodes.c!.title).toBeUndefined();
@@ -156,7 +157,7 @@ describe("with others at the same frame", () => {
 describe("without the server", () => {
   test("edits wait, outlive the page, and are sent when it is back", async () => {
     server.away = true;
-    opened.edit(title("See"), "Call it See");
+    opened.editing.edit(title("See"), "Call it See");
     await new Promise((resolve) => setTimeout(resolve, 5));
     expect(now()).toMatchObject({ sync: "away", waiting: 1, frame: { nodes: { c: { title: "See" } } } });
     close();
@@ -190,10 +191,10 @@ describe("an edit that the server cannot store", () => {
         if (sent.label === "Bad") asked += 1;
         return counting(sent);
       };
-      opened.edit(title("Before"), "Before");
-      opened.edit(added("bad"), "Bad");
-      opened.edit(title("On it", "bad"), "Builds on it");
-      opened.edit(title("After", "b"), "After");
+      opened.editing.edit(title("Before"), "Before");
+      opened.editing.edit(added("bad"), "Bad");
+      opened.editing.edit(title("On it", "bad"), "Builds on it");
+      opened.editing.edit(title("After", "b"), "After");
       for (let i = 0; i < 500 && now().waiting > 0; i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
       expect(now()).toMatchObject({ sync: "saved", trouble: null, message: null });
       expect(asked).toBeGreaterThanOrEqual(tries);
@@ -209,8 +210,8 @@ describe("an edit that the server cannot store", () => {
       open();
       expect(now().aside).toHaveLength(2);
       server.refuses = () => null;
-      opened.tryAgain(now().aside[0]!);
-      opened.tryAgain(now().aside[0]!);
+      opened.editing.tryAgain(now().aside[0]!);
+      opened.editing.tryAgain(now().aside[0]!);
       await settled();
       expect(server.frame.nodes.bad).toMatchObject({ title: "On it" });
       expect(now().aside).toEqual([]);
@@ -219,7 +220,7 @@ describe("an edit that the server cannot store", () => {
   );
   test("of a frame that was deleted waits until it is brought back", async () => {
     server.refuses = () => 404;
-    opened.edit(title("See"), "Call it See");
+    opened.editing.edit(title("See"), "Call it See");
     await new Promise((resolve) => setTimeout(resolve, 5));
     expect(now()).toMatchObject({ deleted: true, waiting: 1, frame: { nodes: { c: { title: "See" } } } });
     server.refuses = () => null;
@@ -232,44 +233,44 @@ describe("an edit that the server cannot store", () => {
 describe("undo says what it will undo and does it, or is not offered", () => {
   test("after an earlier revision was restored here: the restore itself comes first", () => {
     const first = now().frame;
-    opened.edit(title("One"), "One");
-    opened.edit(title("Two", "b"), "Two");
-    opened.restore(first, 1);
+    opened.editing.edit(title("One"), "One");
+    opened.editing.edit(title("Two", "b"), "Two");
+    opened.editing.restore(first, 1);
     expect(equal(now().frame, first)).toBe(true);
     expect(offered()).toEqual(["Restore revision 1", undefined]);
-    opened.undo();
+    opened.editing.undo();
     expect(now().frame.nodes).toMatchObject({ c: { title: "One" }, b: { title: "Two" } });
     expect(offered()).toEqual(["Two", "Restore revision 1"]);
-    opened.undo();
-    opened.undo();
+    opened.editing.undo();
+    opened.editing.undo();
     expect(offered()[0]).toBeUndefined();
-    opened.restore(now().frame, 1);
+    opened.editing.restore(now().frame, 1);
     expect(now().message).toEqual({ tone: "plain", text: "The frame is as it was at revision 1 already." });
   });
   test("after a restore in another window: what it took back is not offered, what it left is", async () => {
     const first = now().frame;
-    opened.edit(title("Kept", "deep"), "Kept");
+    opened.editing.edit(title("Kept", "deep"), "Kept");
     await settled();
     const second = now().frame;
-    opened.edit(title("One"), "One");
-    opened.edit(title("Two", "b"), "Two");
+    opened.editing.edit(title("One"), "One");
+    opened.editing.edit(title("Two", "b"), "Two");
     await settled();
     told(editBetween(now().frame, second));
     expect(offered()).toEqual(["Kept", undefined]);
-    opened.undo();
+    opened.editing.undo();
     expect(equal(now().frame, first)).toBe(true);
     expect(offered()).toEqual([undefined, "Kept"]);
   });
   test("after edits from another window: what they wrote since is not taken back", async () => {
-    opened.edit(title("Mine", "b"), "Mine first");
-    opened.edit({ kind: "batch", edits: [title("Mine"), title("Mine too", "deep")] }, "Mine on two");
+    opened.editing.edit(title("Mine", "b"), "Mine first");
+    opened.editing.edit({ kind: "batch", edits: [title("Mine"), title("Mine too", "deep")] }, "Mine on two");
     await settled();
     told(title("Theirs"));
     expect(offered()[0]).toBe("Mine on two");
-    opened.undo();
+    opened.editing.undo();
     expect(now().frame.nodes.c!.title).toBe("Theirs");
     expect(now().frame.nodes.deep!.title).toBe("Deep");
-    opened.redo();
+    opened.editing.redo();
     expect(now().frame.nodes).toMatchObject({ c: { title: "Theirs" }, deep: { title: "Mine too" } });
     await settled();
     told({ kind: "remove", id: "deep" });
@@ -278,13 +279,13 @@ describe("undo says what it will undo and does it, or is not offered", () => {
     expect(offered()).toEqual([undefined, undefined]);
   });
   test("after a reload: only what was made since", async () => {
-    opened.edit(title("One"), "One");
+    opened.editing.edit(title("One"), "One");
     await settled();
     close();
     open();
     expect(offered()).toEqual([undefined, undefined]);
     server.away = true;
-    opened.edit(title("Two"), "Two");
+    opened.editing.edit(title("Two"), "Two");
     await new Promise((resolve) => setTimeout(resolve, 5));
     close();
     server.away = false;
@@ -292,7 +293,7 @@ describe("undo says what it will undo and does it, or is not offered", () => {
     await new Promise((resolve) => setTimeout(resolve, 5));
     // what had not been sent is made here again
     expect(offered()).toEqual(["Two", undefined]);
-    opened.undo();
+    opened.editing.undo();
     expect(now().frame.nodes.c!.title).toBe("One");
   });
   test("whatever was done in whichever order: an undo that is offered changes something, and takes it back", () => {
@@ -304,7 +305,7 @@ describe("undo says what it will undo and does it, or is not offered", () => {
         arbitrary: anyTitle.map(
           ({ id, value }) =>
             () =>
-              void opened.edit(title(value, id), value),
+              void opened.editing.edit(title(value, id), value),
         ),
       },
       {
@@ -315,10 +316,10 @@ describe("undo says what it will undo and does it, or is not offered", () => {
               told(title(value, id)),
         ),
       },
-      { weight: 1, arbitrary: id.map((node) => () => void opened.edit({ kind: "remove", id: node }, "gone")) },
-      { weight: 1, arbitrary: fc.constant(() => opened.restore(plainFrame(tabbed()), 1)) },
-      { weight: 2, arbitrary: fc.constant(() => opened.undo()) },
-      { weight: 1, arbitrary: fc.constant(() => opened.redo()) },
+      { weight: 1, arbitrary: id.map((node) => () => void opened.editing.edit({ kind: "remove", id: node }, "gone")) },
+      { weight: 1, arbitrary: fc.constant(() => opened.editing.restore(plainFrame(tabbed()), 1)) },
+      { weight: 2, arbitrary: fc.constant(() => opened.editing.undo()) },
+      { weight: 1, arbitrary: fc.constant(() => opened.editing.redo()) },
     );
     fc.assert(
       fc.property(fc.array(act, { minLength: 3, maxLength: 20 }), (acts) => {
@@ -330,10 +331,10 @@ describe("undo says what it will undo and does it, or is not offered", () => {
           each();
           const before = now();
           if (before.history.done.length === 0) continue;
-          opened.undo();
+          opened.editing.undo();
           expect(now().message).toBeNull();
           expect(now().frame).not.toBe(before.frame);
-          opened.redo();
+          opened.editing.redo();
           expect(equal(now().frame, before.frame)).toBe(true);
         }
       }),
@@ -345,21 +346,21 @@ describe("undo says what it will undo and does it, or is not offered", () => {
 describe("the device stays where it was under an id that is another now", () => {
   const rename: Edit = { kind: "rename", id: "deep", to: "deeper" };
   beforeEach(() => {
-    opened.send(pick(2));
-    opened.send(tap("deep"));
-    opened.send({ do: "scroll", to: 40 });
-    opened.choose({ id: "deep", parent: "aTab" });
+    opened.live.send(pick(2));
+    opened.live.send(tap("deep"));
+    opened.live.send({ do: "scroll", to: 40 });
+    opened.selection.choose({ id: "deep", parent: "aTab" });
   });
   const isThere = (id: string) => {
     expect(top()).toMatchObject({ node: id, ui: { scroll: 40 } });
     expect(now().chosen).toEqual({ id, parent: "aTab" });
   };
   test("through a rename, its undo and its redo", () => {
-    opened.edit(rename, "Rename");
+    opened.editing.edit(rename, "Rename");
     isThere("deeper");
-    opened.undo();
+    opened.editing.undo();
     isThere("deep");
-    opened.redo();
+    opened.editing.redo();
     isThere("deeper");
   });
   test("through renames in another window, and their undo there", () => {
@@ -383,7 +384,7 @@ test("a frame is in memory as it would be written, so that saving it unchanged i
     { id: "touch", label: "Phone", systemBack: true, edgeSwipe: false },
     { id: "swipe", label: "Swipe-back phone", systemBack: false, edgeSwipe: true },
   ];
-  opened.edit({ kind: "setFrame", key: "targets", value: targets }, "Add a target");
+  opened.editing.edit({ kind: "setFrame", key: "targets", value: targets }, "Add a target");
   expect(now().frame.targets![0]).toEqual({ id: "touch", label: "Phone" });
   const written = JSON.parse(writeFrame(now().frame)) as Frame;
   expect(editBetween(now().frame, written)).toEqual({ kind: "restore" });

@@ -1,0 +1,98 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import type * as now from "../core/index.js";
+import { readFrame } from "../shape/read.js";
+import { largeFrame } from "./frames.js";
+import { timesOf } from "./measure.js";
+
+type Core = typeof now;
+
+const demo = (name: string): now.Frame => {
+  const result = readFrame(readFileSync(join(import.meta.dirname, "..", "demo", `${name}.frame.json`), "utf8"));
+  if (!result.ok) throw new Error(`the demo ${name} has faults`);
+  return result.frame;
+};
+
+const walk: now.NavigationEvent[] = [
+  { do: "pick", row: 3 },
+  { do: "pick", row: 2 },
+  { do: "scroll", to: 200 },
+  { do: "back" },
+  { do: "tab", to: "tasksTab" },
+  { do: "pick", row: 7 },
+  { do: "tab", to: "swapsTab" },
+  { do: "tab", to: "plotsTab" },
+  { do: "up" },
+  { do: "tab", to: "plotsTab" },
+];
+
+/** What is measured, for one core: each work is one call. */
+const worksOf = (core: Core): Record<string, () => unknown> => {
+  const allotment = demo("allotment");
+  const view = core.viewOf(allotment);
+  const start = core.landed(allotment, view);
+  const along = (frame: now.Frame, from: now.State, events: readonly now.NavigationEvent[]) => () => {
+    const at = core.viewOf(frame);
+    let state = from;
+    for (const event of events) state = core.step(frame, at, state, event).state;
+    return state;
+  };
+  const large = largeFrame(1000);
+  const largeEvents: now.NavigationEvent[] = walk.map((event) =>
+    event.do === "tab"
+      ? { do: "tab", to: { tasksTab: "tab1", swapsTab: "tab2", plotsTab: "tab0" }[event.to] ?? "" }
+      : event,
+  );
+  // the same with needs: every step holds the standing rule
+  const needy: now.Frame = {
+    ...allotment,
+    facts: [...(allotment.facts ?? []), { id: "member", label: "Member", launch: true }],
+    nodes: {
+      ...allotment.nodes,
+      plot: { ...(allotment.nodes.plot ?? { kind: "screen" }), needs: [{ fact: "member", is: true }] },
+    },
+  };
+  const picked = core.step(allotment, view, start, { do: "pick", row: 3 });
+  const sheet = core.step(allotment, view, picked.state, { do: "tap", action: "log" });
+  const wide = largeFrame(1920);
+  const edit: now.Edit = { kind: "set", node: "screen960", key: "title", value: "Other" };
+  const nodes = largeFrame(4800);
+  let title = 0;
+  const changed = (frame: now.Frame): now.Frame => {
+    const result = core.applyEdit(frame, { kind: "set", node: "plot", key: "title", value: `T${(title += 1)}` });
+    return result.ok ? result.frame : frame;
+  };
+  return {
+    "ten steps on the demo": along(allotment, start, walk),
+    "ten steps on the demo with needs": along(needy, core.landed(needy, view), walk),
+    "ten steps on 1,000 screens": along(large, core.landed(large, core.viewOf(large)), largeEvents),
+    "a snapshot with its ladder": () => core.snapshotOf(allotment, view, picked),
+    "arrange and snapshot with a sheet open": () => [
+      core.arrange(allotment, sheet.state, view),
+      core.snapshotOf(allotment, view, sheet),
+    ],
+    "an explanation of a step": () => core.explain(allotment, view, picked, { do: "tap", action: "log" }, sheet),
+    "propertySays of a screen": () => core.propertySays(allotment, view, "plot"),
+    "propertySays of a hub": () => core.propertySays(allotment, view, "home"),
+    "the same of a screen after an edit": () => core.propertySays(changed(allotment), view, "plot"),
+    "a hover: consequences of a change": () => core.consequencesOf(allotment, changed(allotment), view, "plot"),
+    "an edit of 1,999 nodes": () => core.applyEdit(wide, edit),
+    "an edit of them, and whether it is sound": () => core.applySoundly(wide, edit),
+    "layout of 5,000 nodes after an edit": () => core.planLayout({ ...nodes, nodes: { ...nodes.nodes } }),
+    "the same in a view": () => core.planLayout({ ...nodes, nodes: { ...nodes.nodes } }, { view: core.viewOf(nodes) }),
+    "layout of 5,000 nodes that are known": () => core.planLayout(nodes, { view: core.viewOf(nodes) }),
+    "the first look: a frame explored": () => core.exploredOf(changed(allotment), view),
+  };
+};
+
+/** Prints each figure of two cores by turns, and the second as a share of the first. */
+export const against = (before: Core, after: Core): void => {
+  const [was, is] = [worksOf(before), worksOf(after)];
+  for (const [name, work] of Object.entries(was)) {
+    const other = is[name];
+    if (!other) continue;
+    const [a = 0, b = 0] = timesOf([work, other], 9);
+    const [x, y] = [a, b].map((ms) => `${(ms * 1000).toPrecision(3)} µs`);
+    console.log(`${name.padEnd(48)} ${`${x}`.padStart(10)} → ${`${y}`.padStart(10)}   ${(b / a).toFixed(2)}`);
+  }
+};

@@ -1,0 +1,32 @@
+import type { View } from "../../core/index.js";
+import { Editing } from "./editing.js";
+import { LiveDevice } from "./live-device.js";
+import { Selection } from "./selection.js";
+import type { HeadAnswer } from "./shelf.js";
+
+/** One open frame: what is edited, the device that follows it, and what is chosen of it, each on its own. */
+export class OpenFrame {
+  readonly editing: Editing;
+  readonly live: LiveDevice;
+  readonly selection = new Selection();
+
+  constructor(head: HeadAnswer, given: Partial<View>) {
+    this.editing = new Editing(head);
+    this.live = new LiveDevice(head.id, () => this.editing.get().frame, given);
+    this.editing.follow((before, frame, renamed) => {
+      this.live.carryOver(before, frame, renamed);
+      this.selection.rename(renamed);
+    });
+  }
+
+  /** Follows what others do to the frame, and sends what waits; the answer ends both. */
+  open(): () => void {
+    const close = this.editing.open();
+    addEventListener("pagehide", this.live.keep);
+    return () => {
+      close();
+      this.live.keep();
+      removeEventListener("pagehide", this.live.keep);
+    };
+  }
+}

@@ -1,0 +1,20 @@
+import type { CSSProperties } from "react";
+import { coloursOf, type Frame, inkOn } from "../../core/index.js";
+
+/** The colours of an app's devices, as custom properties that everything in a device draws with. */
+export const deviceColours = (frame: Frame, dark: boolean): CSSProperties => {
+  const colours = coloursOf(frame, dark);
+  const named: Record<`--${string}`, string> = {
+    "--page": colours.page,
+    "--surface": colours.surface,
+    "--ink": colours.ink,
+    "--accent": colours.accent,
+    "--mark": colours.mark,
+    "--bar": colours.bar,
+    "--bar-ink": colours.barInk,
+    "--bar-active": colours.barActive,
+    "--badge": colours.badge,
+    "--badge-ink": inkOn(colours.badge),
+  };
+  return { background: colours.page, color: colours.ink, ...named };
+};

@@ -1,0 +1,57 @@
+import { createContext, useContext } from "react";
+import {
+  type Frame,
+  heldBy,
+  type Id,
+  type Node,
+  type NodeKind,
+  nodeAt,
+  type Planned,
+  type PropertyKey,
+  type ValueOf,
+  type View,
+} from "../../../../core/index.js";
+import type { Chosen } from "../../../data/selection.js";
+
+/** What every group of the bench works on. */
+export interface BenchSubject {
+  frame: Frame;
+  view: View;
+  chosen: Chosen;
+  /** What each property causes now, by its key. */
+  said: Readonly<Record<string, string>>;
+  /** Sets one key of the node; undefined brings its default back. */
+  set: (key: PropertyKey, value: unknown, label: string) => void;
+  /** Makes an edit; answers whether it was made. */
+  make: (planned: Planned | null) => boolean;
+  /** The peg that is pointed at. */
+  lit: string | null;
+  onLit: (mark: string | null) => void;
+  onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
+}
+
+const Subject = createContext<BenchSubject | null>(null);
+export const BenchProvider = Subject.Provider;
+
+/** What the bench is about. */
+export const useBench = (): BenchSubject & { id: Id } => {
+  const subject = useContext(Subject);
+  if (!subject) throw new Error("this stands on no bench");
+  return { ...subject, id: subject.chosen.id };
+};
+
+/** The node that the bench is about. */
+export const useNode = (): Node => {
+  const { frame, id } = useBench();
+  return nodeAt(frame, id);
+};
+
+/** The same for a group of one kind of nodes. */
+export const useNodeOf = <K extends NodeKind>(kind: K): Extract<Node, { kind: K }> => {
+  const node = useNode();
+  if (node.kind !== kind) throw new Error(`a group of a ${kind} is shown for a ${node.kind}`);
+  return node as Extract<Node, { kind: K }>;
+};
+
+/** What holds on the node of itself. */
+export const useHeld = <P extends PropertyKey>(key: P): ValueOf<P> => heldBy(useNode(), key);
