@@ -55,6 +55,8 @@ const sorted = (value: unknown): unknown => {
   if (typeof value !== "object" || value === null) return value;
   return Object.fromEntries(
     Object.entries(value)
+      // a fault's code came later
+      .filter(([key]) => !(key === "code" && "remedy" in value))
       .sort(([a], [b]) => (a < b ? -1 : 1))
       .map(([key, inner]) => [key, sorted(inner)]),
   );

@@ -13,6 +13,7 @@ describe("the faults of meaning", () => {
   test("each says where, what was received, what was expected and what to do", () => {
     const [fault] = faultsOf(withNodes({ one: screen({ actions: [opening("nowhere")] }) }));
     expect(fault).toEqual({
+      code: "dangling",
       pointer: "/nodes/one/actions/0/do/to",
       received: '"nowhere", which is not in nodes',
       expected: "the id of a node of the frame",

@@ -1,5 +1,7 @@
 /** One thing wrong with a file or a request, with where it is and what to do. */
 export interface Fault {
+  /** What it is in one word, where it is a fault of meaning. */
+  code?: string;
   /** JSON Pointer (RFC 6901) of the place; "" is the whole. */
   pointer: string;
   received: string;

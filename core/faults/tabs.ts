@@ -1,0 +1,16 @@
+import { indexOf } from "../frame/frame-index.js";
+import { called } from "../frame/names.js";
+import type { NodeRule } from "./report.js";
+
+/** How a node shows as a tab is said of a child of a hub alone. */
+export const tabFaults: NodeRule = (frame, report, id, { tab }) => {
+  const parents = indexOf(frame).parents.get(id) ?? [];
+  if (!tab || parents.length === 0 || parents.some((parent) => frame.nodes[parent]?.kind === "hub")) return;
+  report(
+    "tab-outside-hub",
+    ["nodes", id, "tab"],
+    `a tab in ${parents.map((parent) => called(frame, parent)).join(", ")}`,
+    "tab only on a child of a hub",
+    "Take tab out, or put the node into a hub.",
+  );
+};
