@@ -95,7 +95,16 @@ export { type Shadow, shadowsOf } from "./address/shadows.js";
 export { linkTo, readLink } from "./address/link.js";
 export { addressFor, fillPattern, type Pattern, patternOf, queryNames, readPattern } from "./frame/pattern.js";
 
-export { applyEdit, applySoundly, type EditResult, isId } from "./edit/apply.js";
+export {
+  type Applied,
+  applyEach,
+  applyEdit,
+  type ApplyOptions,
+  applySoundly,
+  type EditResult,
+  type Refused,
+} from "./edit/apply.js";
+export { isId } from "./frame/ids.js";
 export type { Forms } from "./edit/draft.js";
 export type { Edit, EditKind, PatchOperation, RestoreEdit } from "./edit/edit.js";
 export { carriedOver, type Change, fold, type History, type HistoryEvent } from "./edit/history.js";

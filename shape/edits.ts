@@ -1,5 +1,14 @@
 import Joi from "joi";
-import { type Edit, type EditResult, applySoundly, type Forms, type Frame, pointer, shown } from "../core/index.js";
+import {
+  type Edit,
+  type EditResult,
+  applyEach,
+  applySoundly,
+  type Forms,
+  type Frame,
+  pointer,
+  shown,
+} from "../core/index.js";
 import { faultsFrom } from "./faults.js";
 import { joiOptions } from "./read.js";
 import { byKind, frameFields, id, node } from "./schema.js";
@@ -57,6 +66,10 @@ const forms: Forms = {
 
 /** Applies an edit and checks, in form and in meaning, what it touched and no more: a save costs what changed, not what there is. */
 export const applyChecked = (frame: Frame, edit: Edit): EditResult => applySoundly(frame, edit, forms);
+
+/** The same for several edits one after another, with one copy of the frame for all of them. */
+export const applyAllChecked = (frame: Frame, edits: readonly Edit[]): ReturnType<typeof applyEach> =>
+  applyEach(frame, edits, { forms, sound: true });
 
 /** A request to save: edits with a key each, by which a client knows its own again, and what they are called. */
 export interface SaveRequest {

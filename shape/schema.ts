@@ -1,5 +1,15 @@
 import Joi from "joi";
+import type { Form } from "../core/frame/forms.js";
 import { colourNames, marks, sizeNames } from "../core/frame/parts.js";
+import {
+  type NodeKind,
+  nodeKinds,
+  opensChoices,
+  type PropertyKey,
+  propertyKeys,
+  propertyOf,
+  type ShapedKey,
+} from "../core/frame/properties.js";
 
 /** `[a-z][A-Za-z0-9]{0,39}`, without the names every JavaScript object answers to. */
 export const id = Joi.string()
@@ -18,8 +28,7 @@ const someOf = (...values: string[]) => Joi.string().valid(...values);
 
 const factValue = Joi.alternatives(Joi.boolean().strict(), Joi.string().max(60));
 const template = Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), text);
-const opens = someOf("push", "sheet", "fullscreen", "dialog", "side");
-const face = someOf("bar", "top", "rail", "panel", "drawer");
+const opens = someOf(...Object.keys(opensChoices));
 const motionKinds = ["push", "sheet", "fullscreen", "dialog", "side", "switch", "replace"];
 const motionTable = Joi.object(Object.fromEntries(motionKinds.map((kind) => [kind, id])));
 
@@ -97,9 +106,11 @@ const tab = Joi.object({
   only,
 });
 
-const common = {
-  title: label,
-  note: text,
+const path = Joi.string().max(400);
+const names = Joi.array().items(Joi.string().max(60));
+
+/** The properties of nodes that have a shape of their own. */
+const shapes: Record<ShapedKey, Joi.Schema> = {
   tab,
   needs: Joi.array().items(
     Joi.object({
@@ -109,54 +120,65 @@ const common = {
       resume: Joi.boolean(),
     }),
   ),
-  opens,
-  opensIn: byId(opens),
-  opensOn: byId(opens),
   rest: Joi.array().items(Joi.number().greater(0).max(1)).min(1).sort({ order: "ascending" }),
-  over: someOf("all", "region"),
-  edge: someOf("start", "end"),
-  bars: someOf("keep", "hide"),
-  header: someOf("on", "off"),
   motion: motionTable,
+  also: Joi.array().items(path),
+  running: someOf("open", "rebuild"),
+  params: Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), someOf("text", "whole")),
+  wants: names,
+  body: byKind(bodyKinds),
+  actions,
+  after: Joi.object({ ms: amount.required(), do: action.required() }),
+  children: Joi.array().items(id).max(20_000).required(),
+  base: id.allow(null),
+  heading: Joi.object({ title: label.required(), icon: label }),
+  extras: actions,
+};
+const isShaped = (key: PropertyKey): key is ShapedKey => Object.hasOwn(shapes, key);
+
+/** What a value of a form can be. */
+const schemaOf = (form: Form): Joi.Schema => {
+  switch (form.sort) {
+    case "choice":
+      return someOf(...Object.keys(form.choices));
+    case "flag":
+      return Joi.boolean();
+    case "whole":
+      return Joi.number().integer().min(form.least).max(form.most);
+    case "number":
+      return Joi.number().min(form.least).max(form.most);
+    case "label":
+      return label;
+    case "text":
+      return text;
+    case "path":
+      return path;
+    case "id":
+      return id;
+    case "table":
+      return byId(schemaOf(form.of));
+    case "shaped":
+      throw new Error("a property with a shape of its own has no schema");
+  }
 };
 
-const path = Joi.string().max(400);
-const children = Joi.array().items(id).max(20_000).required();
+/** The properties that all of these kinds have, and no others, in the order of the table. */
+const propertiesOf = (...kinds: NodeKind[]): Record<string, Joi.Schema> =>
+  Object.fromEntries(
+    propertyKeys
+      .filter((key) => {
+        const own = propertyOf(key).kinds;
+        return kinds.length === nodeKinds.length
+          ? own.length === nodeKinds.length
+          : own.length < nodeKinds.length && kinds.every((kind) => own.includes(kind));
+      })
+      .map((key) => [key, isShaped(key) ? shapes[key] : schemaOf(propertyOf(key).form)]),
+  );
 
-/** One node of the frame file. */
+/** One node of the frame file: its kinds with their properties, and those that all of them have. */
 export const node = byKind(
-  {
-    screen: {
-      path,
-      also: Joi.array().items(path),
-      running: someOf("open", "rebuild"),
-      linkIn: id,
-      params: Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), someOf("text", "whole")),
-      wants: Joi.array().items(Joi.string().max(60)),
-      body: byKind(bodyKinds),
-      actions,
-      after: Joi.object({ ms: amount.required(), do: action.required() }),
-    },
-    stack: { children, start: id, base: id.allow(null) },
-    hub: {
-      children,
-      start: id,
-      faces: byId(face),
-      facesOn: byId(byId(face)),
-      shortFace: face,
-      keep: someOf("live", "place", "fresh"),
-      again: someOf("root", "top", "none"),
-      back: someOf("start", "visited", "leave"),
-      limit: Joi.number().integer().min(2).max(100),
-      labels: someOf("always", "active", "never"),
-      floating: Joi.boolean(),
-      strip: Joi.boolean(),
-      heading: Joi.object({ title: label.required(), icon: label }),
-      extras: actions,
-    },
-    pair: { list: id, detail: id, splitFrom: id, ratio: Joi.number().min(0.1).max(0.9), empty: text },
-  },
-  common,
+  Object.fromEntries(nodeKinds.map((kind) => [kind, propertiesOf(kind)])),
+  propertiesOf(...nodeKinds),
 );
 
 const ease = Joi.alternatives(

@@ -9,6 +9,7 @@ import type { Id } from "../frame/parts.js";
 import { addTops } from "./add-tops.js";
 import { applySoundly } from "./apply.js";
 import type { Edit } from "./edit.js";
+import { withChildrenNamed } from "./kinds/common.js";
 import { idFrom } from "./naming.js";
 import type { Part } from "./part.js";
 
@@ -96,15 +97,11 @@ export interface PastedClip {
   left: string[];
 }
 
-const renamed = (node: Node, map: (id: Id) => Id, keeps: (id: Id) => boolean): Node => {
-  let next = mapReferences(node, (id) => (keeps(id) ? map(id) : null));
-  if ("children" in next) next = { ...next, children: next.children.map(map) };
-  if ("start" in next && next.start !== undefined) next = { ...next, start: map(next.start) };
-  if ("base" in next && next.base) next = { ...next, base: map(next.base) };
-  if (next.kind === "pair")
-    next = { ...next, ...(next.list && { list: map(next.list) }), ...(next.detail && { detail: map(next.detail) }) };
-  return next;
-};
+const renamed = (node: Node, map: (id: Id) => Id, keeps: (id: Id) => boolean): Node =>
+  withChildrenNamed(
+    mapReferences(node, (id) => (keeps(id) ? map(id) : null)),
+    map,
+  );
 
 /**
  * Puts a clip into a frame: ids that are taken are numbered on, ways to what is not there are left out, and so is what this

@@ -1,26 +1,28 @@
 import { bandsOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { type Fault, shown } from "../frame/fault.js";
-import { pointer } from "../frame/pointer.js";
-import type { Frame, FrameField, Node } from "../frame/types.js";
+import { shareIndex } from "../frame/frame-index.js";
+import { nodeIn } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
+import { pointer } from "../frame/pointer.js";
+import { nodeKinds } from "../frame/properties.js";
+import type { Frame, FrameField, Node } from "../frame/types.js";
 import { plainField, plainNode } from "../frame/write.js";
-import type { NodeChange, PatchOperation, RestoreEdit } from "./edit.js";
+import type { KeyChange, NodeChange, PatchOperation, RestoreEdit } from "./edit.js";
 import { Refusal, refuse } from "./refusal.js";
-import { noRenames, type Renames, thenRenamed } from "./renames.js";
+import type { Renames } from "./renames.js";
 
 type Values = Record<string, unknown>;
 
-const difference = (before: object, after: object): { set?: Values; drop?: string[] } | null => {
-  const from = before as Values;
-  const to = after as Values;
-  const set: Values = {};
-  const drop: string[] = [];
-  for (const key of Object.keys(from)) if (to[key] === undefined && from[key] !== undefined) drop.push(key);
-  for (const key of Object.keys(to)) if (to[key] !== undefined && !equal(from[key], to[key])) set[key] = to[key];
-  const some = Object.keys(set).length > 0;
-  if (!some && drop.length === 0) return null;
-  return { ...(some && { set }), ...(drop.length && { drop }) };
+const difference = (before: object, after: object): KeyChange | null => {
+  const from: Values = { ...before };
+  const to: Values = { ...after };
+  const drop = Object.keys(from).filter((key) => to[key] === undefined && from[key] !== undefined);
+  const set = Object.fromEntries(
+    Object.entries(to).filter(([key, value]) => value !== undefined && !equal(from[key], value)),
+  );
+  const isSet = Object.keys(set).length > 0;
+  return isSet || drop.length ? { ...(isSet && { set }), ...(drop.length && { drop }) } : null;
 };
 
 /** Looks at the form of what is to become part of a frame, and answers its faults: for edits that come from outside. */
@@ -29,16 +31,33 @@ export interface Forms {
   field: (key: string, value: unknown) => Fault[];
 }
 
-const kinds: readonly string[] = ["screen", "stack", "hub", "pair"] satisfies Node["kind"][];
+const fieldsOf = (frame: Frame): Values => {
+  const { nodes: _, ...fields } = frame;
+  return fields;
+};
 
-/** A frame being edited: the table of nodes is copied once, and what each touched node was is kept. */
+const fieldChange = (from: Frame, to: Frame): KeyChange | null => difference(fieldsOf(from), fieldsOf(to));
+
+/** What one edit made of a draft. */
+export interface Turn {
+  /** The edit that takes it back. */
+  inverse: RestoreEdit;
+  /** What was done, as a JSON Patch (RFC 6902) of the frame file. */
+  patches: PatchOperation[];
+  /** The nodes that were added, changed or removed. */
+  touched: ReadonlySet<Id>;
+}
+
+/**
+ * A frame being edited, by one edit after another: the table of nodes is copied once for all of them, and what each touched
+ * node was before the present one is kept. All that is put into it is made plain. The table is the draft's own until the
+ * last edit is done; frames on the way are not handed out, but to who looks at once whether they are sound.
+ */
 export class Draft {
   frame: Frame;
-  readonly before: Frame;
+  private before: Frame;
   private readonly nodesBefore = new Map<Id, Node | undefined>();
   private ownNodes: Record<Id, Node> | null = null;
-  /** Which nodes have another id by this. */
-  renames: Renames = noRenames;
 
   constructor(
     frame: Frame,
@@ -53,54 +72,69 @@ export class Draft {
   }
 
   node(id: Id): Node | undefined {
-    return Object.hasOwn(this.frame.nodes, id) ? this.frame.nodes[id] : undefined;
+    return nodeIn(this.frame, id);
   }
 
-  private write(id: Id): Record<Id, Node> {
+  /** A node as it was before the present edit. */
+  nodeBefore(id: Id): Node | undefined {
+    return this.nodesBefore.has(id) ? this.nodesBefore.get(id) : this.node(id);
+  }
+
+  private write(id: Id, node: Node | null): void {
     if (!this.nodesBefore.has(id)) this.nodesBefore.set(id, this.node(id));
-    this.ownNodes ??= { ...this.frame.nodes };
+    const nodes = (this.ownNodes ??= { ...this.frame.nodes });
+    if (node) nodes[id] = node;
+    else delete nodes[id];
     // a new frame each time: what is known of the one before (its index) is not true of this one
-    this.frame = { ...this.frame, nodes: this.ownNodes };
-    return this.ownNodes;
+    this.frame = { ...this.frame, nodes };
   }
 
   private look(faults: Fault[] | undefined): void {
     if (faults?.length) throw new Refusal(faults);
   }
 
-  put(id: Id, node: Node): void {
-    if (!kinds.includes(node.kind))
-      refuse(["nodes", id, "kind"], shown(node.kind), `one of ${kinds.join(", ")}`, "Every node is of one kind.");
-    this.look(this.forms?.node(id, node));
-    this.write(id)[id] = plainNode(node, bandsOf(this.frame)[0]?.id);
+  private plain(node: Node): Node {
+    return plainNode(node, bandsOf(this.frame)[0]?.id);
   }
 
-  /** Remembers that a node has another id now. */
-  renamed(from: Id, to: Id): void {
-    this.renames = thenRenamed(this.renames, { [from]: to });
+  put(id: Id, node: Node): void {
+    if (!nodeKinds.includes(node.kind))
+      refuse(["nodes", id, "kind"], shown(node.kind), `one of ${nodeKinds.join(", ")}`, "Every node is of one kind.");
+    this.look(this.forms?.node(id, node));
+    this.write(id, this.plain(node));
+  }
+
+  /** Puts a node with some keys changed; undefined takes a key away. That it is a node then is looked at as of any other. */
+  putKeys(id: Id, node: Node, keys: Values): void {
+    const next: Values = { ...node, ...keys };
+    for (const key of Object.keys(keys)) if (next[key] === undefined) delete next[key];
+    this.put(id, next as unknown as Node);
   }
 
   drop(id: Id): void {
-    delete this.write(id)[id];
+    this.write(id, null);
   }
 
-  /** Sets a field of the frame, nodes and root among them; undefined takes it away. */
+  /** Sets a field of the frame, the root among them; undefined takes it away. */
   field(key: string, value: unknown): void {
     this.look(this.forms?.field(key, value));
-    const next: Values = { ...this.frame };
-    const plain = key === "root" || key === "format" ? value : plainField(key as FrameField, value as never);
+    const isFixed = key === "root" || key === "format";
+    const plain = isFixed ? value : plainField(key as FrameField, value as never);
+    const next: Values = { ...this.frame, [key]: plain };
     if (plain === undefined) delete next[key];
-    else next[key] = plain;
     this.frame = next as unknown as Frame;
+    if (key === "bands") this.plainHubs();
   }
 
-  private fieldsOf(frame: Frame): Values {
-    const { nodes: _, ...fields } = frame;
-    return fields;
+  /** What goes without saying of a hub's faces depends on which band is the narrowest. */
+  private plainHubs(): void {
+    for (const [id, node] of Object.entries(this.frame.nodes)) {
+      const plain = node.kind === "hub" ? this.plain(node) : node;
+      if (plain !== node) this.write(id, plain);
+    }
   }
 
-  /** The edit that takes this draft back. */
-  inverse(): RestoreEdit {
+  private inverse(renamed: Renames): RestoreEdit {
     const nodes: Record<Id, NodeChange> = {};
     for (const [id, was] of this.nodesBefore) {
       const is = this.node(id);
@@ -114,35 +148,22 @@ export class Draft {
         nodes[id] = { ...change, ...children };
       }
     }
-    const fields = this.fieldChange(this.frame, this.before);
-    const renamed = Object.fromEntries(Object.entries(this.renames).map(([from, to]) => [to, from]));
+    const fields = fieldChange(this.frame, this.before);
+    const back = Object.entries(renamed).map(([from, to]) => [to, from]);
     return {
       kind: "restore",
       ...(Object.keys(nodes).length && { nodes }),
       ...(fields && { fields }),
-      ...(Object.keys(renamed).length && { renamed }),
+      ...(back.length && { renamed: Object.fromEntries(back) }),
     };
   }
 
-  private fieldChange(from: Frame, to: Frame): { set?: Values; drop?: string[] } | null {
-    for (const key of new Set([...Object.keys(from), ...Object.keys(to)]))
-      if (key !== "nodes" && from[key as keyof Frame] !== to[key as keyof Frame])
-        return difference(this.fieldsOf(from), this.fieldsOf(to));
-    return null;
-  }
-
-  /** What was done, as a JSON Patch (RFC 6902) of the frame file. */
-  patches(): PatchOperation[] {
+  private patches(): PatchOperation[] {
     const patches: PatchOperation[] = [];
-    const changes = (at: string[], before: object, after: object): void => {
-      const change = difference(before, after);
+    const changes = (at: string[], before: Values, change: KeyChange | null): void => {
       for (const key of change?.drop ?? []) patches.push({ op: "remove", path: pointer(...at, key) });
       for (const [key, value] of Object.entries(change?.set ?? {}))
-        patches.push({
-          op: (before as Values)[key] === undefined ? "add" : "replace",
-          path: pointer(...at, key),
-          value,
-        });
+        patches.push({ op: before[key] === undefined ? "add" : "replace", path: pointer(...at, key), value });
     };
     for (const [id, was] of this.nodesBefore) {
       const is = this.node(id);
@@ -150,9 +171,31 @@ export class Draft {
       if (is === was) continue;
       if (!is) patches.push({ op: "remove", path });
       else if (!was) patches.push({ op: "add", path, value: is });
-      else changes(["nodes", id], was, is);
+      else changes(["nodes", id], { ...was }, difference(was, is));
     }
-    if (this.fieldChange(this.before, this.frame)) changes([], this.fieldsOf(this.before), this.fieldsOf(this.frame));
+    changes([], fieldsOf(this.before), fieldChange(this.before, this.frame));
     return patches;
+  }
+
+  /** What was done since the last turn. */
+  turn(renamed: Renames): Turn {
+    return { inverse: this.inverse(renamed), patches: this.patches(), touched: this.touched };
+  }
+
+  /** The next edit begins. */
+  next(): void {
+    this.nodesBefore.clear();
+    this.before = this.frame;
+  }
+
+  /** Takes back what was done since the last turn. */
+  undo(): void {
+    const { before } = this;
+    for (const [id, was] of [...this.nodesBefore]) this.write(id, was ?? null);
+    this.nodesBefore.clear();
+    this.frame = this.ownNodes ? { ...before, nodes: this.ownNodes } : before;
+    // all stands as it did, so what is known of the frame before is true of this one
+    if (this.frame !== before) shareIndex(before, this.frame);
+    this.before = this.frame;
   }
 }

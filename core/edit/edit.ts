@@ -63,21 +63,24 @@ export interface ReplaceEdit {
   frame: Frame;
 }
 
+/** Keys that are set, and keys that are taken away. */
+export interface KeyChange {
+  set?: Record<string, unknown>;
+  drop?: string[];
+}
 /** What becomes of one node in a `restore`: gone, there as given, or with some keys set and some dropped. */
 export type NodeChange =
   | { gone: true }
   | { node: Node }
-  | {
-      set?: Record<string, unknown>;
-      drop?: string[];
+  | (KeyChange & {
       /** The children before this change: those that came or went since then stay come or gone. */
       children?: Id[];
-    };
+    });
 /** Puts nodes and fields back to values they had: what every edit's inverse is. */
 export interface RestoreEdit {
   kind: "restore";
   nodes?: Record<Id, NodeChange>;
-  fields?: { set?: Record<string, unknown>; drop?: string[] };
+  fields?: KeyChange;
   /** Nodes that have another id by this, old to new: what showed the one goes on showing the other. */
   renamed?: Record<Id, Id>;
 }
@@ -94,7 +97,10 @@ export type Edit =
   | BatchEdit
   | ReplaceEdit
   | RestoreEdit;
+/** The kinds of edits. */
 export type EditKind = Edit["kind"];
+/** An edit of one kind. */
+export type EditOf<K extends EditKind> = Extract<Edit, { kind: K }>;
 
 /** One operation of a JSON Patch (RFC 6902). */
 export type PatchOperation = { op: "add" | "replace"; path: string; value: unknown } | { op: "remove"; path: string };

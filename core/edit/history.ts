@@ -1,7 +1,8 @@
 import type { Frame } from "../frame/types.js";
 import { applySoundly, type EditResult } from "./apply.js";
-import { clashesOf, withoutClashes, withoutGone } from "./clash.js";
+import { clashesOf, withoutClashes } from "./clash.js";
 import type { Edit } from "./edit.js";
+import { mergedInto } from "./table.js";
 
 /** One change that was made, with what takes it back. */
 export interface Change {
@@ -82,7 +83,7 @@ export const carriedOver = (history: History, frame: Frame, theirs: readonly Edi
     changes.flatMap((change) => {
       const clashes = clashesOf(change[side], theirs);
       const stripped = clashes.length ? withoutClashes(change[side], clashes) : change[side];
-      const there = stripped && withoutGone(stripped, frame);
+      const there = stripped && mergedInto(stripped, frame);
       return there ? [there === change[side] ? change : { ...change, [side]: there }] : [];
     });
   return usable({ frame, done: left(history.done, "inverse"), undone: left(history.undone, "edit") });

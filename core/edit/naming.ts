@@ -2,7 +2,7 @@ import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import { subtreeOf } from "../frame/frame-index.js";
 import type { DuplicateEdit } from "./edit.js";
-import { isId } from "./apply.js";
+import { isId } from "../frame/ids.js";
 
 const plainLetters = (text: string): string => text.normalize("NFKD").replaceAll(/\p{Mark}/gu, "");
 

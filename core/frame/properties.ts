@@ -68,20 +68,16 @@ export interface Property extends More {
 }
 
 const all = nodeKinds;
+/** The type of the values of a form. */
+type TypeOf<F> = F extends Form<infer T> ? T : never;
 const row =
   <const V extends Property["varies"]>(varies: V) =>
-  <const K extends NodeKind, T, F extends T | null>(
+  <const K extends NodeKind, F extends Form, const H extends TypeOf<F> | null>(
     kinds: readonly K[],
-    form: Form<T>,
-    fallback: F,
+    form: F,
+    fallback: H,
     more: More = {},
-  ) => ({
-    kinds,
-    form,
-    varies,
-    fallback,
-    ...more,
-  });
+  ) => ({ kinds, form, varies, fallback, ...more });
 /** A property that is the same in every view. */
 const fixed = row("never");
 /** A property that a look has a field for. */
@@ -268,7 +264,12 @@ export const propertyOf = (key: PropertyKey): Property => properties[key];
 export const isPropertyKey = (key: string): key is PropertyKey => Object.hasOwn(properties, key);
 
 /** The type of a property's value. */
-export type ValueOf<P extends PropertyKey> = Table[P]["form"] extends Form<infer T> ? T : never;
+export type ValueOf<P extends PropertyKey> = TypeOf<Table[P]["form"]>;
+
+/** The properties that have a shape of their own, which the schema of the file describes. */
+export type ShapedKey = {
+  [P in PropertyKey]: Table[P]["form"] extends { sort: "shaped" } ? P : never;
+}[PropertyKey];
 
 type KeysOn<K extends NodeKind> = {
   [P in PropertyKey]: K extends Table[P]["kinds"][number] ? P : never;

@@ -1,6 +1,6 @@
 import { plainIcon } from "../frame/defaults.js";
 import { withoutParams } from "../frame/names.js";
-import { isId } from "../edit/apply.js";
+import { isId } from "../frame/ids.js";
 import { idFrom } from "../edit/naming.js";
 import { shown } from "../frame/fault.js";
 import type { ContainerNode, Frame, Node, ScreenNode, StackNode } from "../frame/types.js";

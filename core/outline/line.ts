@@ -1,5 +1,5 @@
 import { readPattern } from "../frame/pattern.js";
-import { isId } from "../edit/apply.js";
+import { isId } from "../frame/ids.js";
 import { shown } from "../frame/fault.js";
 import type { Id, Opens } from "../frame/parts.js";
 

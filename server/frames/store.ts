@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
-import { applyEdit, type Frame, plainFrame } from "../../core/index.js";
-import { applyChecked, type SaveRequest } from "../../shape/edits.js";
+import { applyEach, type Frame, plainFrame } from "../../core/index.js";
+import { applyAllChecked, type SaveRequest } from "../../shape/edits.js";
 import type { Database, Sql } from "../database.js";
 import { FrameFile } from "../files/frame-file.js";
 import type { FileState } from "../files/state.js";
@@ -79,11 +79,11 @@ export class FrameStore {
   private async frameAt(sql: Sql, id: string, revision: number): Promise<Frame> {
     const found = await rows.snapshotBefore(sql, id, revision);
     if (!found) throw new Problem("no-revision", `${id} has no revision ${revision}.`);
-    return found.edits.reduce((frame, edit) => {
-      const result = applyEdit(frame, edit);
-      if (!result.ok) throw new Error(`revision of ${id} cannot be applied again: ${JSON.stringify(result.faults)}`);
-      return result.frame;
-    }, found.snapshot);
+    const { frame, results } = applyEach(found.snapshot, found.edits);
+    const refused = results.find((result) => !result.ok);
+    if (refused && !refused.ok)
+      throw new Error(`revision of ${id} cannot be applied again: ${JSON.stringify(refused.faults)}`);
+    return frame;
   }
 
   private async head(sql: Sql, row: rows.FrameRow): Promise<Head> {
@@ -188,13 +188,23 @@ export class FrameStore {
           },
         );
       let { frame, revision } = await this.head(sql, row);
-      for (const { key, label, edit } of edits) {
-        const result = applyChecked(frame, edit);
-        if (!result.ok) throw new Problem("edit-refused", `${label}: nothing was changed.`, { faults: result.faults });
-        frame = result.frame;
-        revision += 1;
-        const snapshot = revision % snapshotEvery === 0 ? plainFrame(frame) : null;
-        await rows.insertRevision(sql, id, { number: revision, key, label, edit, inverse: result.inverse, snapshot });
+      // those up to the next snapshot are made on one copy of the frame
+      for (let left = edits; left.length > 0;) {
+        const now = left.slice(0, snapshotEvery - (revision % snapshotEvery));
+        left = left.slice(now.length);
+        const made = applyAllChecked(
+          frame,
+          now.map(({ edit }) => edit),
+        );
+        frame = made.frame;
+        for (const [i, { key, label, edit }] of now.entries()) {
+          const result = made.results[i];
+          if (!result?.ok)
+            throw new Problem("edit-refused", `${label}: nothing was changed.`, { faults: result?.faults ?? [] });
+          revision += 1;
+          const snapshot = revision % snapshotEvery === 0 ? plainFrame(frame) : null;
+          await rows.insertRevision(sql, id, { number: revision, key, label, edit, inverse: result.inverse, snapshot });
+        }
       }
       await rows.setRevision(sql, id, revision, frame.name);
       return { id, revision, frame };

@@ -1,5 +1,5 @@
 import {
-  applySoundly,
+  applyEach,
   type Clash,
   clashesOf,
   type Edit,
@@ -70,9 +70,19 @@ export interface SyncHost {
   fault: (text: string) => void;
 }
 
-const applied = (frame: Frame, edit: Edit): Frame | null => {
-  const result = applySoundly(frame, edit);
-  return result.ok ? result.frame : null;
+/** The queue made on a frame, one after another: the frame after it, what could be made, and what could not. */
+const madeOn = (frame: Frame, queue: readonly Queued[]): { frame: Frame; kept: Queued[]; lost: Queued[] } => {
+  const made = applyEach(
+    frame,
+    queue.map(({ edit }) => edit),
+    { sound: true },
+  );
+  const isMade = (i: number): boolean => made.results[i]?.ok === true;
+  return {
+    frame: made.frame,
+    kept: queue.filter((_, i) => isMade(i)),
+    lost: queue.filter((_, i) => !isMade(i)),
+  };
 };
 
 /** Edits sent at once. */
@@ -272,23 +282,18 @@ export class Sync {
 
   /** Goes on without an edit, and without those that built on it: none is lost, and none stands in the way of the rest. */
   private setAside(queued: Queued, why: string): void {
-    const aside: Aside[] = [{ ...queued, why }];
-    let frame = this.base;
-    const queue = this.queue.filter((each) => {
-      if (each === queued) return false;
-      const next = applied(frame, each.edit);
-      if (next) frame = next;
-      else aside.push({ ...each, why: `It builds on “${queued.label}”, which the server could not store.` });
-      return next !== null;
-    });
+    const rest = this.queue.filter((each) => each !== queued);
+    const { frame, kept, lost } = madeOn(this.base, rest);
+    const because = `It builds on “${queued.label}”, which the server could not store.`;
+    const aside: Aside[] = [{ ...queued, why }, ...lost.map((each) => ({ ...each, why: because }))];
     for (const { edit } of aside) this.host.dropped(edit, null, []);
     this.host.aside(aside);
     this.show(frame, this.revision, { edits: [], renamed: noRenames });
-    this.queued(queue);
+    this.queued(kept);
   }
 
   private settle(revision: number, edits: readonly Queued[]): void {
-    for (const { edit } of edits) this.base = applied(this.base, edit) ?? this.base;
+    this.base = madeOn(this.base, edits).frame;
     this.revision = revision;
     this.host.stand({ revision });
   }
@@ -330,28 +335,23 @@ export class Sync {
   private rebase(revision: number, missed: readonly Missed[]): void {
     const arrived = new Set(missed.map(({ key }) => key));
     const own = new Set(this.queue.map(({ key }) => key));
-    let renamed = noRenames;
-    for (const { key, edit } of missed) {
-      const result = applySoundly(this.base, edit);
-      if (!result.ok) continue;
-      this.base = result.frame;
-      if (!own.has(key)) renamed = thenRenamed(renamed, result.renamed);
-    }
-    let frame = this.base;
-    const clashes: string[] = [];
+    const came = applyEach(
+      this.base,
+      missed.map(({ edit }) => edit),
+      { sound: true },
+    );
+    this.base = came.frame;
+    const renamed = came.results.reduce(
+      (names, result, i) => (result.ok && !own.has(missed[i]?.key ?? "") ? thenRenamed(names, result.renamed) : names),
+      noRenames,
+    );
     this.queue = this.queue.filter(({ key }) => !arrived.has(key));
     const others = missed.filter(({ key }) => !own.has(key));
-    const queue = this.withoutClashes(others).filter((queued) => {
-      const next = applied(frame, queued.edit);
-      if (next) frame = next;
-      else {
-        clashes.push(queued.label);
-        this.host.dropped(queued.edit, null, []);
-      }
-      return next !== null;
-    });
+    const { frame, kept, lost } = madeOn(this.base, this.withoutClashes(others));
+    for (const { edit } of lost) this.host.dropped(edit, null, []);
     this.show(frame, revision, { edits: others.map(({ edit }) => edit), renamed });
-    this.queued(queue);
+    this.queued(kept);
+    const clashes = lost.map(({ label }) => label);
     if (clashes.length)
       this.host.fault(`Another window changed the same place. Not kept: ${clashes.join(", ")}. Everything else is.`);
   }
