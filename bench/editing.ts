@@ -12,6 +12,7 @@ import {
   plainFrame,
   readOutline,
   writeFrame,
+  sure,
 } from "../core/index.js";
 import { openBrowser } from "../scripts/browser.js";
 import type { FrameStore } from "../server/frames/store.js";
@@ -77,8 +78,8 @@ const keyToFound = async (browser: Browser, url: string): Promise<number[]> => {
   await page.focus('input[aria-label="Find"]');
   await page.waitForSelector('[aria-label="Found"]');
   const took = await page.evaluate(async () => {
-    const input = document.querySelector<HTMLInputElement>('input[aria-label="Find"]')!;
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")!.set!;
+    const input = sure(document.querySelector<HTMLInputElement>('input[aria-label="Find"]'));
+    const set = sure(sure(Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")).set);
     const found = () => document.querySelector('[aria-label="Found"]')?.textContent;
     const times: number[] = [];
     for (const text of ["9", "98", "far", "tab", "tab 3", "", "t", "s1", "s12", "s123", "x", "7", "77", "d", "fo"]) {
@@ -126,12 +127,12 @@ const pasteToDrawn = async (
     const paste = new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true });
     const shown = await until(
       () => document.body.dispatchEvent(paste),
-      () => document.body.textContent!.includes("makes "),
+      () => sure(document.body.textContent).includes("makes "),
     );
     await new Promise((resolve) => setTimeout(resolve, 500));
     const enter = new KeyboardEvent("keydown", { key: "Enter", ctrlKey: true, bubbles: true, cancelable: true });
     const drawn = await until(
-      () => document.querySelector("textarea")!.dispatchEvent(enter),
+      () => sure(document.querySelector("textarea")).dispatchEvent(enter),
       () => document.querySelector('[data-node="screen2"]') !== null,
     );
     return { shown, drawn };
@@ -155,7 +156,7 @@ const heapAfterEdits = async (browser: Browser, url: string, times: number): Pro
         target.dispatchEvent(new KeyboardEvent("keydown", { bubbles: true, cancelable: true, ...init }));
       const pause = () => new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
       for (let i = 0; i < count; i += 1) {
-        const chosen = document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]')!;
+        const chosen = sure(document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]'));
         press({ key: "ArrowDown", altKey: true }, chosen);
         await pause();
         press({ key: "z", ctrlKey: true }, document.body);
@@ -179,7 +180,7 @@ const fileToRevision = async (store: FrameStore): Promise<number[]> => {
   const path = join(mkdtempSync(join(tmpdir(), "handy-frame-bench-file-")), "app.frame.json");
   const frame = plainFrame({ ...largeFrame(200), name: "File" });
   writeFileSync(path, writeFrame(frame));
-  const id = (await store.keepIn(path, frame))!;
+  const id = sure(await store.keepIn(path, frame));
   const took: number[] = [];
   for (let i = 0; i < 9; i += 1) {
     writeFileSync(path, readFileSync(path, "utf8").replace(/"title": "Screen 0[^"]*"/, `"title": "Screen 0 ${i}"`));

@@ -1,27 +1,22 @@
-import type { Frame, Id, Node } from "../core/index.js";
+import type { Frame, HubNode, Id, Node, StackNode } from "../core/index.js";
 
 /** A frame of about `count` screens: tabs of stacks whose screens lead on to others, here and in other tabs. */
 export const largeFrame = (count: number): Frame => {
-  const nodes: Record<Id, Node> = {
-    app: { kind: "stack", children: ["home"] },
-    home: { kind: "hub", children: [], limit: 100 },
-  };
-  const home = nodes.home as Extract<Node, { kind: "hub" }>;
+  const home: HubNode = { kind: "hub", children: [], limit: 100 };
+  const nodes: Record<Id, Node> = { app: { kind: "stack", children: ["home"] }, home };
+  let stack: StackNode = { kind: "stack", children: [] };
   const each = 25;
   const children: Id[] = [];
   for (let i = 0; i < count; i += 1) {
     const id = `screen${i}`;
     const tab = `tab${Math.floor(i / each)}`;
     if (i % each === 0) {
-      nodes[tab] = {
-        kind: "stack",
-        title: `Tab ${i / each}`,
-        tab: { label: `Tab ${i / each}`, icon: "circle" },
-        children: [],
-      };
+      const title = `Tab ${i / each}`;
+      stack = { kind: "stack", title, tab: { label: title, icon: "circle" }, children: [] };
+      nodes[tab] = stack;
       home.children.push(tab);
     }
-    (nodes[tab] as Extract<Node, { kind: "stack" }>).children.push(id);
+    stack.children.push(id);
     const next = i % each < each - 1 && i + 1 < count ? `screen${i + 1}` : `screen${i - (i % each)}`;
     nodes[id] = {
       kind: "screen",

@@ -1,3 +1,4 @@
+import { sure } from "../core/index.js";
 import createRouter from "find-my-way";
 import { match } from "path-to-regexp";
 import { Matcher } from "../core/address/matcher.js";
@@ -8,13 +9,11 @@ import { type Figure, timeOf, timesOf } from "./measure.js";
 const patternsOf = (count: number): string[] =>
   Array.from({ length: count }, (_, i) => {
     const group = `/group${Math.floor(i / 5)}`;
-    return [
-      group,
-      `${group}/:item`,
-      `${group}/new`,
-      `${group}/:item/parts/:part`,
-      `${group}/:item/parts/:part/notes/:note`,
-    ][i % 5]!;
+    return sure(
+      [group, `${group}/:item`, `${group}/new`, `${group}/:item/parts/:part`, `${group}/:item/parts/:part/notes/:note`][
+        i % 5
+      ],
+    );
   });
 
 /** Values as addresses hold them: numbers, words in a row, long ids. */
@@ -25,9 +24,9 @@ const count = 20_000;
 const pathsOf = (patterns: readonly string[], many = count): string[] =>
   Array.from({ length: many }, (_, i) => {
     // a stride that has no factor in common with the table, so that every sort of pattern comes up
-    const pattern = patterns[(i * 7919) % patterns.length]!;
+    const pattern = sure(patterns[(i * 7919) % patterns.length]);
     let n = i;
-    const path = pattern.replaceAll(/:\w+/g, () => `${values[n++ % values.length]!}${i}`);
+    const path = pattern.replaceAll(/:\w+/g, () => `${sure(values[n++ % values.length])}${i}`);
     return i % 20 === 19 ? `${path}/nowhere/at/all` : path;
   });
 
@@ -74,11 +73,11 @@ export const linkFigures = (): Figure[] => {
       const [mine, theirs] = [tree.match(path), router.find("GET", path)];
       if ((mine?.value ?? null) !== (theirs?.store ?? null)) throw new Error(`${path} leads to two things`);
     }
-    const [value, other] = perMatch(
+    const [value = 0, other = 0] = perMatch(
       paths,
       (path) => tree.match(path),
       (path) => router.find("GET", path),
-    ) as [number, number];
+    );
     own.set(size, value);
     figures.push({
       name: `a match among ${size.toLocaleString("en")} patterns`,
@@ -91,7 +90,7 @@ export const linkFigures = (): Figure[] => {
     if (size > 1000) continue;
     const list = listOf(patterns);
     // every pattern tried in turn takes long: a part of the addresses will do
-    const [slow] = perMatch(pathsOf(patterns, 400), (path) => list.find((each) => each(path))) as [number];
+    const [slow = 0] = perMatch(pathsOf(patterns, 400), (path) => list.find((each) => each(path)));
     figures.push({
       name: `  the same, a list of expressions`,
       value: slow,
@@ -99,7 +98,7 @@ export const linkFigures = (): Figure[] => {
       against: { name: "path-to-regexp", value: slow, ratio: slow / value },
     });
   }
-  const growth = own.get(10_000)! / own.get(10)!;
+  const growth = sure(own.get(10_000)) / sure(own.get(10));
   figures.push({
     name: "a match among 10,000 over one among 10",
     value: growth,

@@ -1,3 +1,4 @@
+import { sure } from "../core/index.js";
 // Measures what is promised. Prints a table, and JSON with --json. Ratios are of one run: machines are noisy, ratios less so.
 import { cpus } from "node:os";
 import { editingFigures } from "./editing.js";
@@ -25,7 +26,7 @@ const report: Record<string, Figure[]> = {};
 const failed: Record<string, string> = {};
 for (const name of asked.length ? asked : Object.keys(parts))
   try {
-    report[name] = await parts[name]!();
+    report[name] = await sure(parts[name])();
   } catch (error) {
     failed[name] = error instanceof Error ? error.message : String(error);
   }

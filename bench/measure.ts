@@ -1,3 +1,4 @@
+import { sure } from "../core/index.js";
 /** One figure of the report. */
 export interface Figure {
   name: string;
@@ -39,13 +40,13 @@ export const timesOf = (works: readonly (() => unknown)[], turns = 15): number[]
   const least = works.map(() => Infinity);
   for (let turn = 0; turn < turns; turn += 1)
     for (const [i, work] of works.entries())
-      least[i] = Math.min(least[i]!, timeOf(work, { rounds: 3, atLeastMs: 10, warmMs: turn === 0 ? 250 : 20 }));
+      least[i] = Math.min(sure(least[i]), timeOf(work, { rounds: 3, atLeastMs: 10, warmMs: turn === 0 ? 250 : 20 }));
   return least;
 };
 
 export const quantile = (values: readonly number[], q: number): number => {
   const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
+  return sure(sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]);
 };
 
 /** The slope of a line through points on logarithmic axes: how cost grows with size. */

@@ -1,3 +1,4 @@
+import { sure, firstOf } from "../core/index.js";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
@@ -67,7 +68,7 @@ const keyToPaint = async (url: string, path: string, times: number): Promise<num
                 .join();
             const before = order();
             const began = performance.now();
-            const chosen = document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]')!;
+            const chosen = sure(document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]'));
             chosen.focus();
             chosen.dispatchEvent(new KeyboardEvent("keydown", { key, altKey: true, bubbles: true, cancelable: true }));
             const look = () => {
@@ -104,10 +105,10 @@ const longestTask = async (url: string): Promise<number> => {
   await page.waitForSelector('[role="treeitem"]');
   await new Promise((resolve) => setTimeout(resolve, 2500));
   await page.evaluate(() => {
-    const told = window as unknown as { longTasks: number[] };
-    told.longTasks = [];
+    const tasks: number[] = [];
+    Object.assign(window, { longTasks: tasks });
     new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) told.longTasks.push(entry.duration);
+      for (const entry of list.getEntries()) tasks.push(entry.duration);
     }).observe({ type: "longtask" });
   });
   await page.mouse.move(500, 350);
@@ -118,7 +119,7 @@ const longestTask = async (url: string): Promise<number> => {
   await page.keyboard.up("Control");
   for (let i = 0; i < 45; i += 1) await page.mouse.wheel({ deltaX: -160, deltaY: 50 });
   await new Promise((resolve) => setTimeout(resolve, 300));
-  const tasks = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
+  const tasks: number[] = await page.evaluate(() => Reflect.get(window, "longTasks"));
   await browser.close();
   return Math.max(0, ...tasks);
 };
@@ -136,7 +137,7 @@ const dragToSaid = async (url: string): Promise<number[]> => {
       target.dispatchEvent(
         new PointerEvent(type, { clientX: x, clientY: y, bubbles: true, cancelable: true, button: 0, buttons: 1 }),
       );
-    const card = document.querySelector('[data-node="screen3"]')!;
+    const card = sure(document.querySelector('[data-node="screen3"]'));
     const box = card.getBoundingClientRect();
     at("pointerdown", box.x + 20, box.y + 10, card);
     at("pointermove", box.x + 40, box.y + 20, window);
@@ -173,7 +174,7 @@ const measured = async (url: string, store: FrameStore): Promise<Figure[]> => {
   const tasks = [await longestTask(url), await longestTask(url), await longestTask(url)];
   const longest = Math.min(...tasks);
   const drags = [await dragToSaid(url), await dragToSaid(url), await dragToSaid(url)];
-  const said = drags.sort((a, b) => quantile(a, 0.95) - quantile(b, 0.95))[0]!;
+  const said = firstOf(drags.sort((a, b) => quantile(a, 0.95) - quantile(b, 0.95)));
   const figure = (name: string, times: number[], most: number): Figure[] => [
     {
       name: `key in the plan to companion painted, ${name}, p50`,

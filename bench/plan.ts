@@ -1,5 +1,5 @@
 import { hierarchy, treemap } from "d3-hierarchy";
-import { childrenOf, type Frame, type Id, indexOf, planLayout } from "../core/index.js";
+import { childrenOf, type Frame, type Id, indexOf, planLayout, nodeAt } from "../core/index.js";
 import { nestedFrame } from "./frames.js";
 import { exponentOf, type Figure, quantile, timeOf } from "./measure.js";
 
@@ -9,7 +9,7 @@ interface Tree {
 }
 
 const treeOf = (frame: Frame, id: Id): Tree => {
-  const children = childrenOf(frame.nodes[id]!);
+  const children = childrenOf(nodeAt(frame, id));
   return children.length ? { id, children: children.map((child) => treeOf(frame, child)) } : { id };
 };
 

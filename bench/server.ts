@@ -44,9 +44,8 @@ export const serverFigures = async (): Promise<Figure[]> => {
 
   const saves = async (name: string, frame: unknown, node: string, times: number): Promise<number[]> => {
     const headers = { "content-type": "application/json" };
-    const made = (await (
-      await fetch(`${url}api/frames`, { method: "POST", headers, body: JSON.stringify({ frame }) })
-    ).json()) as { id: string };
+    const posted = await fetch(`${url}api/frames`, { method: "POST", headers, body: JSON.stringify({ frame }) });
+    const made: { id: string } = await posted.json();
     const took: number[] = [];
     for (let i = 1; i <= times; i += 1) {
       const body = JSON.stringify({
@@ -64,7 +63,7 @@ export const serverFigures = async (): Promise<Figure[]> => {
     }
     return took;
   };
-  const demo = (await (await fetch(`${url}api/frames/allotment-diary`)).json()) as { frame: unknown };
+  const demo: { frame: unknown } = await (await fetch(`${url}api/frames/allotment-diary`)).json();
   const small = await saves("small", demo.frame, "plot", 320);
   figures.push({ name: "save round trip on the demo, p50", value: quantile(small, 0.5), unit: "ms" });
   figures.push({ name: "save round trip on the demo, p99", value: quantile(small, 0.99), unit: "ms" });

@@ -16,7 +16,8 @@ export const served = async <T>(work: (url: string, store: FrameStore) => Promis
   await seedDemos(store, () => undefined);
   const server = createApp({ store, page: built }).listen(0, "127.0.0.1");
   await once(server, "listening");
-  const { port } = server.address() as { port: number };
+  const address = server.address();
+  const port = typeof address === "object" ? address?.port : undefined;
   try {
     return await work(`http://127.0.0.1:${port}/`, store);
   } finally {

@@ -1,3 +1,4 @@
+import { codeOf, messageOf } from "../server/errors.js";
 import { readFile, stat } from "node:fs/promises";
 import { buffer } from "node:stream/consumers";
 import { type Fault, faultLine, type Frame, shown, targetOfLink } from "../core/index.js";
@@ -32,9 +33,8 @@ export const readInput = async (file: string): Promise<Uint8Array> => {
     return await readFile(file);
   } catch (error) {
     if (error instanceof Unusable) throw error;
-    const { code } = error as NodeJS.ErrnoException;
-    const why =
-      code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : (error as Error).message;
+    const code = codeOf(error);
+    const why = code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : messageOf(error);
     throw new Unusable([`${file}: it cannot be read: ${why}. Name a *.frame.json file, or - for standard input.`]);
   }
 };

@@ -1,3 +1,4 @@
+import { codeOf, messageOf } from "../server/errors.js";
 import { Command } from "commander";
 import { addCheck } from "./check.js";
 import { Unusable } from "./input.js";
@@ -17,9 +18,9 @@ addStart(program);
 
 /** One line that says what went wrong; where it did is for those who work on the tool itself. */
 const endBy = (error: unknown): never => {
-  const { code, message, stack } = error as NodeJS.ErrnoException;
+  const [code, message] = [codeOf(error), messageOf(error)];
   if (error instanceof Unusable) process.stderr.write(`${error.lines.join("\n")}\n`);
-  else if (process.env.HANDY_FRAME_TRACE) process.stderr.write(`${stack}\n`);
+  else if (process.env.HANDY_FRAME_TRACE) process.stderr.write(`${error instanceof Error ? error.stack : message}\n`);
   else if (code === "EACCES" || code === "EROFS" || code === "EPERM")
     process.stderr.write(`${message}. It cannot be written there: name another place.\n`);
   else process.stderr.write(`${message || "It ended for a reason that it does not know."}\n`);

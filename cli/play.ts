@@ -1,5 +1,23 @@
 import type { Command } from "commander";
-import { arrange, factsOf, factValues, type FactValue, type Frame, launch, plainRegion, type NavigationEvent, readEvent, shown, snapshotOf, type Step, step, targetsOf, type View, viewAfter, viewOf } from "../core/index.js";
+import {
+  arrange,
+  factsOf,
+  factValues,
+  type FactValue,
+  type Frame,
+  launch,
+  plainRegion,
+  type NavigationEvent,
+  readEvent,
+  shown,
+  snapshotOf,
+  type Step,
+  step,
+  targetsOf,
+  type View,
+  viewAfter,
+  viewOf,
+} from "../core/index.js";
 import { parseJson } from "../shape/json.js";
 import { asLink, faultLines, readFrameFile, readInput, Unusable } from "./input.js";
 

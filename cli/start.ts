@@ -1,3 +1,4 @@
+import { codeOf } from "../server/errors.js";
 import type { Command } from "commander";
 import { Unusable } from "./input.js";
 
@@ -22,7 +23,7 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
       say: (line) => process.stdout.write(`${line}\n`),
     });
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === "EADDRINUSE")
+    if (codeOf(error) === "EADDRINUSE")
       throw new Unusable([
         `Port ${port} of ${options.host} is taken by another program. Use --port to choose another one.`,
       ]);

@@ -1,3 +1,4 @@
+import { sure, firstOf } from "../core/index.js";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import ts from "typescript";
@@ -5,11 +6,11 @@ import ts from "typescript";
 // Prints what can be counted of how the code is written: how often the types are overruled, which functions are long, and
 // what of the core's exports says nothing of itself. `--list` names the places too. `--in DIR` measures another checkout.
 
-const folders = ["core", "shape", "server", "web", "cli"];
+const folders = ["core", "shape", "server", "web", "cli", "bench", "scripts"];
 const longest = 60;
 
 const given = process.argv.slice(2);
-const root = given.includes("--in") ? given[given.indexOf("--in") + 1]! : ".";
+const root = given.includes("--in") ? sure(given[given.indexOf("--in") + 1]) : ".";
 const isListed = given.includes("--list");
 
 const filesIn = (folder: string): string[] =>
@@ -54,7 +55,7 @@ const isDocumented = (node: ts.Node): boolean => ts.getJSDocCommentsAndTags(node
 const look = (file: string): void => {
   const text = readFileSync(file, "utf8");
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
-  const place = (node: ts.Node, says = node.getText().split("\n")[0]!.slice(0, 90)): Place => ({
+  const place = (node: ts.Node, says = firstOf(node.getText().split("\n")).slice(0, 90)): Place => ({
     file,
     line: source.getLineAndCharacterOfPosition(node.getStart()).line + 1,
     text: says,
@@ -64,7 +65,7 @@ const look = (file: string): void => {
     if (ts.isNonNullExpression(node)) bangs.push(place(node));
     if (isFunction(node) && file.startsWith(join(root, "web"))) {
       const [from, to] = [node.getStart(), node.end].map((at) => source.getLineAndCharacterOfPosition(at).line);
-      const count = to! - from! + 1;
+      const count = sure(to) - sure(from) + 1;
       if (count > longest) long.push({ ...place(node, nameOf(node)), lines: count });
     }
     ts.forEachChild(node, visit);

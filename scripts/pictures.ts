@@ -1,3 +1,4 @@
+import { sure } from "../core/index.js";
 // Takes the pictures of docs/screenshots anew: each main view, from the demo, at 1280 by 800.
 import { mkdirSync, mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -27,7 +28,7 @@ const take = async (name: `${string}.png`, path: string, theme: "light" | "dark"
   await page.evaluateOnNewDocument((theme) => localStorage.setItem("handy-frame:theme", theme), theme);
   await page.goto(new URL(path, url).href, { waitUntil: "networkidle2", timeout: 8000 }).catch(() => undefined);
   for (const act of acts) {
-    if (typeof act === "string") await (await page.waitForSelector(act))!.click();
+    if (typeof act === "string") await sure(await page.waitForSelector(act)).click();
     else if ("type" in act) await page.keyboard.type(act.type);
     else {
       const parts = act.keys.split("+");

@@ -1,22 +1,27 @@
+import { sure, nodeAt } from "../core/index.js";
 // What one checkout tells of the cases that `same.ts` draws: `same-told.ts CHECKOUT CASES OUT`.
 import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { pathToFileURL } from "node:url";
 import { Command } from "commander";
+import type * as Play from "../cli/play.js";
+import type * as Core from "../core/index.js";
+import type * as Played from "../core/testing/played.js";
+import type * as Schema from "../shape/json-schema.js";
+import type * as Read from "../shape/read.js";
 import type { Case } from "./same.js";
 
 const [checkout = ".", path = "", out = ""] = process.argv.slice(2);
-const load = async <T>(...file: string[]): Promise<T> =>
-  (await import(pathToFileURL(join(checkout, ...file)).href)) as T;
+const load = async <T>(...file: string[]): Promise<T> => import(pathToFileURL(join(checkout, ...file)).href);
 
-const core = await load<typeof import("../core/index.js")>("core", "index.ts");
-const { addPlay } = await load<typeof import("../cli/play.js")>("cli", "play.ts");
-const { readFrame } = await load<typeof import("../shape/read.js")>("shape", "read.ts");
-const { frameJsonSchema } = await load<typeof import("../shape/json-schema.js")>("shape", "json-schema.ts");
-const { played } = await load<typeof import("../core/testing/played.js")>("core", "testing", "played.ts");
+const core = await load<typeof Core>("core", "index.ts");
+const { addPlay } = await load<typeof Play>("cli", "play.ts");
+const { readFrame } = await load<typeof Read>("shape", "read.ts");
+const { frameJsonSchema } = await load<typeof Schema>("shape", "json-schema.ts");
+const { played } = await load<typeof Played>("core", "testing", "played.ts");
 
-const cases = JSON.parse(readFileSync(path, "utf8")) as Case[];
+const cases: Case[] = JSON.parse(readFileSync(path, "utf8"));
 const file = join(tmpdir(), `same-${process.pid}.frame.json`);
 const eventsFile = join(tmpdir(), `same-${process.pid}.events.json`);
 
@@ -61,13 +66,13 @@ const sorted = (value: unknown): unknown => {
       .map(([key, inner]) => [key, sorted(inner)]),
   );
 };
-const put = (what: string, value: unknown): void => void told[what]!.push(JSON.stringify(sorted(value)) ?? "");
+const put = (what: string, value: unknown): void => void sure(told[what]).push(JSON.stringify(sorted(value)) ?? "");
 
 for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.entries()) {
   writeFileSync(file, text);
   writeFileSync(eventsFile, JSON.stringify(events));
   const options = ["--view", size, "--on", on, "--events", eventsFile, "--regions", ...(url ? ["--url", url] : [])];
-  told.play!.push(await printedBy("play", file, ...options));
+  sure(told.play).push(await printedBy("play", file, ...options));
 
   const read = readFrame(text);
   if (!read.ok) throw new Error("a case is no frame");
@@ -77,7 +82,7 @@ for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.ent
   let view = first;
   let at = core.launch(frame, view, {}, url);
   const said: unknown[] = [core.explain(frame, view, null, null, at)];
-  for (const event of events as never[]) {
+  for (const event of events) {
     const next = core.step(frame, view, at.state, event);
     said.push(core.explain(frame, view, at, event, next));
     at = next;
@@ -90,14 +95,14 @@ for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.ent
     Object.keys(frame.nodes).map((id) => [
       core.alike(frame, { id, parent: core.placesOf(frame, id)[0] ?? null }),
       core.settings
-        .filter(({ kinds }) => kinds.includes(frame.nodes[id]!.kind))
+        .filter(({ kinds }) => kinds.includes(nodeAt(frame, id).kind))
         .map((setting) => core.valueSays(frame, setting, core.valueOf(frame, id, setting))),
     ]),
   ]);
   const made: unknown[] = [];
   let now = frame;
   let { state } = at;
-  for (const edit of edits as never[]) {
+  for (const edit of edits) {
     const result = core.applySoundly(now, edit);
     made.push(result.ok ? [result.inverse, result.patches, [...result.touched], result.renamed] : result.faults);
     if (!result.ok) continue;
@@ -124,7 +129,7 @@ for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.ent
     "ways",
     ids.map((id) => [
       core.waysIn(frame, id).map((way) => [way, core.waySays(frame, first, way)]),
-      (frame.nodes[id]!.needs ?? []).map((_, n) => core.needSays(frame, first, id, n)),
+      (nodeAt(frame, id).needs ?? []).map((_, n) => core.needSays(frame, first, id, n)),
       core.consequenceSays(now, first, core.consequencesOf(frame, now, first, id)),
       core.routeTo(frame, first, at.state, id),
     ]),
@@ -182,6 +187,6 @@ function damaged(frame: object): object[] {
 const demo = join(checkout, "demo");
 for (const name of readdirSync(join(demo, "played"))) {
   const read = readFrame(readFileSync(join(demo, `${name.split(".")[0]}.frame.json`), "utf8"));
-  if (read.ok) told.kept!.push(played(read.frame, readFileSync(join(demo, "played", name), "utf8")));
+  if (read.ok) sure(told.kept).push(played(read.frame, readFileSync(join(demo, "played", name), "utf8")));
 }
 writeFileSync(out, JSON.stringify(told));

@@ -5,7 +5,18 @@ import { mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "n
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import fc from "fast-check";
-import { launch, readEvent, step, textFaults, viewAfter, viewOf, writeFrame } from "../core/index.js";
+import {
+  type Edit,
+  launch,
+  type NavigationEvent,
+  readEvent,
+  step,
+  textFaults,
+  viewAfter,
+  viewOf,
+  writeFrame,
+  sure,
+} from "../core/index.js";
 import { anyEdit, anyEvent, anyFrame, anyLink, eventAt } from "../core/testing/arbitrary.js";
 
 const root = join(import.meta.dirname, "..");
@@ -18,8 +29,8 @@ export interface Case {
   view: string;
   on: string;
   url?: string;
-  events: unknown[];
-  edits: unknown[];
+  events: NavigationEvent[];
+  edits: Edit[];
 }
 
 const sizes = ["390x844", "700x840", "1100x790", "320x300"];
@@ -34,17 +45,18 @@ const drawn = (): Case[] => {
     fc.array(anyEdit(), { minLength: 12, maxLength: 12, size: "max" }),
   );
   return fc.sample(one, { numRuns: count, seed: Number(seed) }).map(([frame, drawnEvents, link, edits], i) => {
-    const size = sizes[i % sizes.length]!;
-    const on = targets[i % targets.length]!;
+    const size = sure(sizes[i % sizes.length]);
+    const on = sure(targets[i % targets.length]);
     const [width, height] = size.split("x").map(Number);
     let view = viewOf(frame, { width, height, target: on });
     const url = i % 5 === 0 && link.start === "cold" && link.url.startsWith("/") ? link.url : undefined;
     let { state } = launch(frame, view, {}, url);
-    const events: unknown[] = [];
+    const events: NavigationEvent[] = [];
     for (const each of drawnEvents) {
       if (events.length === eventsEach) break;
-      const event = JSON.parse(JSON.stringify(eventAt(frame, view, state, each)) ?? "null") as never;
-      if (!readEvent(event).ok || textFaults(event).length) continue;
+      const read = readEvent(JSON.parse(JSON.stringify(eventAt(frame, view, state, each)) ?? "null"));
+      if (!read.ok || textFaults(read.event).length) continue;
+      const { event } = read;
       state = step(frame, view, state, event).state;
       view = viewAfter(frame, view, event);
       events.push(event);
@@ -67,9 +79,10 @@ try {
       cwd: root,
       stdio: "inherit",
     });
-    return JSON.parse(readFileSync(out, "utf8")) as Record<string, string[]>;
+    const printed: Record<string, string[]> = JSON.parse(readFileSync(out, "utf8"));
+    return printed;
   });
-  const [before, now] = told as [Record<string, string[]>, Record<string, string[]>];
+  const [before = {}, now = {}] = told;
   let differ = 0;
   for (const [what, texts] of Object.entries(before)) {
     const others = now[what] ?? [];
@@ -78,7 +91,7 @@ try {
     console.log(`${what}: ${texts.length} compared, ${bytes.toLocaleString("en")} characters, ${wrong.length} differ`);
     differ += wrong.length;
     for (const i of wrong.slice(0, 2)) {
-      const [a, b] = [texts[i]!, others[i] ?? ""];
+      const [a, b] = [sure(texts[i]), others[i] ?? ""];
       const at = [...a].findIndex((letter, k) => letter !== b[k]);
       const from = Math.max(0, at - 200);
       console.log(

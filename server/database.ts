@@ -1,3 +1,4 @@
+import { messageOf } from "./errors.js";
 import { existsSync } from "node:fs";
 import { readdir, readFile, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
@@ -68,7 +69,7 @@ export const openDatabase = async (folder: string, say: (line: string) => void):
       await fresh.close();
     } catch (error) {
       await rm(making, { recursive: true, force: true });
-      const why = (error as Error).message || "it does not say why";
+      const why = messageOf(error) || "it does not say why";
       throw new Error(`The database could not be made in ${folder}: ${why}. It takes 50 MB there: is that free?`, {
         cause: error,
       });

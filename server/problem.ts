@@ -1,3 +1,4 @@
+import { codeOf, messageOf } from "./errors.js";
 import type { ErrorRequestHandler, RequestHandler, Response } from "express";
 import type { Fault } from "../core/index.js";
 
@@ -61,16 +62,16 @@ export const sendProblems =
   (error: unknown, _request, response, next) => {
     if (response.headersSent) return next(error);
     if (error instanceof Problem) return error.send(response);
-    const { type, status } = error as { type?: string; status?: number };
+    const { type, status }: { type?: unknown; status?: unknown } = typeof error === "object" && error ? error : {};
     if (type === "entity.too.large")
       return new Problem("too-large", "Send a smaller body: a frame holds structure alone.").send(response);
     if (status === 404) return new Problem("no-route", "There is no such file.").send(response);
-    if (status !== undefined && status >= 400 && status < 500)
-      return new Problem("wrong-form", (error as Error).message).send(response);
+    if (typeof status === "number" && status >= 400 && status < 500)
+      return new Problem("wrong-form", messageOf(error)).send(response);
     log(error);
     // what the database says of a value is about that value: a SQLSTATE of its class 22, such as 22021 (PostgreSQL, Appendix A)
-    const { code, message } = error as { code?: unknown; message?: string };
-    if (typeof code === "string" && /^22[0-9A-Z]{3}$/.test(code))
-      return new Problem("not-kept", `${message}. Nothing was changed.`).send(response);
+    const code = codeOf(error);
+    if (code !== undefined && /^22[0-9A-Z]{3}$/.test(code))
+      return new Problem("not-kept", `${messageOf(error)}. Nothing was changed.`).send(response);
     new Problem("broken", "Nothing was changed. Try again; the server's log has more.").send(response);
   };

@@ -1,3 +1,4 @@
+import { codeOf, messageOf } from "./errors.js";
 import { readFile, realpath } from "node:fs/promises";
 import { resolve } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -17,8 +18,8 @@ const readAt = async (file: string): Promise<Read> => {
     if (read.ok) return { frame: read.frame };
     return { wrong: `${file} cannot be used: ${read.faults.slice(0, 20).map(faultLine).join("\n  ")}` };
   } catch (error) {
-    const { code, message } = error as NodeJS.ErrnoException;
-    const why = code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : message;
+    const code = codeOf(error);
+    const why = code === "ENOENT" ? "there is no such file" : code === "EISDIR" ? "it is a folder" : messageOf(error);
     return { wrong: `${file} cannot be opened: ${why}.` };
   }
 };

@@ -46,11 +46,13 @@ const editForms: Record<Exclude<Edit["kind"], "replace">, Record<string, Joi.Sch
 /** The form of an edit that a client may send. */
 export const editSchema = byKind(editForms).id("anyEdit");
 
+const fieldForms: Readonly<Record<string, Joi.Schema>> = frameFields;
+
 /** The forms of all that an edit can put into a frame. */
 const forms: Forms = {
   node: (at, value) => faultsFrom(node.validate(value, joiOptions).error, ["nodes", at]),
   field: (at, value) => {
-    const schema = at === "root" ? id.required() : (frameFields as Record<string, Joi.Schema>)[at];
+    const schema = at === "root" ? id.required() : fieldForms[at];
     if (schema) return faultsFrom(schema.validate(value, joiOptions).error, [at]);
     if (value === undefined) return [];
     return [

@@ -2,13 +2,16 @@ import type Joi from "joi";
 import { type Fault, shown } from "../core/frame/fault.js";
 import { pointer } from "../core/frame/pointer.js";
 
+const oneOf = (valids: readonly unknown[]): string =>
+  `${valids.length === 1 ? "" : "one of "}${valids.map((value) => shown(value)).join(", ")}`;
+
 const expectedBy = (item: Joi.ValidationErrorItem): string => {
   const context = item.context ?? {};
   switch (item.type) {
     case "any.required":
       return "a value";
     case "any.only":
-      return `${(context.valids as unknown[]).length === 1 ? "" : "one of "}${(context.valids as unknown[]).map((value) => shown(value)).join(", ")}`;
+      return oneOf(context.valids);
     case "object.unknown":
       return "a key of the format";
     case "object.base":

@@ -1,3 +1,4 @@
+import { lastOf, sure } from "../core/index.js";
 import {
   createScanner,
   getLocation,
@@ -28,7 +29,7 @@ const failed = (received: string, expected: string, remedy: string, at = ""): { 
 
 const placeIn = (text: string, offset: number): string => {
   const before = text.slice(0, offset).split("\n");
-  return `line ${before.length}, column ${before.at(-1)!.length + 1}`;
+  return `line ${before.length}, column ${lastOf(before).length + 1}`;
 };
 
 /** Where bytes stop being UTF-8 (RFC 3629); null where they are. */
@@ -125,7 +126,7 @@ const reservedKeys = (value: unknown, at: string[]): Fault[] => {
             remedy: "Give it another name.",
           },
         ]
-      : reservedKeys((value as Record<string, unknown>)[key], [...at, key]),
+      : reservedKeys(Reflect.get(value, key), [...at, key]),
   );
 };
 
@@ -138,7 +139,7 @@ const decoded = (input: string | Uint8Array): { text: string; faults: Fault[] } 
   return {
     text,
     faults: failed(
-      `the byte 0x${input[wrong]!.toString(16).padStart(2, "0").toUpperCase()} at ${placeIn(text, text.length)}, which is no UTF-8`,
+      `the byte 0x${sure(input[wrong]).toString(16).padStart(2, "0").toUpperCase()} at ${placeIn(text, text.length)}, which is no UTF-8`,
       "a text in UTF-8",
       "Write it in UTF-8.",
       pointer(...at),

@@ -21,11 +21,11 @@ const prune = (value: unknown, fault: Fault, whole: boolean): void => {
   const segments = segmentsOf(fault.pointer);
   if (whole) segments.pop();
   const last = segments.pop();
-  let at = value as Record<string, unknown> | undefined;
-  for (const segment of segments) at = at?.[segment] as Record<string, unknown> | undefined;
-  if (!at || typeof at !== "object" || last === undefined) return;
+  let at = value;
+  for (const segment of segments) at = typeof at === "object" && at ? Reflect.get(at, segment) : undefined;
+  if (typeof at !== "object" || !at || last === undefined) return;
   if (Array.isArray(at)) at.splice(Number(last), 1);
-  else delete at[last];
+  else Reflect.deleteProperty(at, last);
 };
 
 /** What of a value is sound in form: the rest taken out bit by bit; null when nothing is left to look at. */

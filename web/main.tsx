@@ -1,3 +1,4 @@
+import { sure } from "../core/index.js";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
@@ -16,7 +17,7 @@ const router = createBrowserRouter([
   },
 ]);
 
-createRoot(document.getElementById("root")!).render(
+createRoot(sure(document.getElementById("root"))).render(
   <StrictMode>
     <RouterProvider router={router} />
   </StrictMode>,

@@ -1,3 +1,5 @@
+import { screenAt } from "../frame/nodes.js";
+import { sure } from "../frame/sure.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame, ScreenNode } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
@@ -61,7 +63,7 @@ const queryParams = (screen: ScreenNode, query: string): Record<string, string> 
   const given = new URLSearchParams(query);
   for (const name of queryNames(screen)) {
     const value = given.get(name);
-    if (value !== null && (screen.params![name] !== "whole" || /^[0-9]+$/.test(value))) params[name] = value;
+    if (value !== null && (sure(screen.params)[name] !== "whole" || /^[0-9]+$/.test(value))) params[name] = value;
   }
   return params;
 };
@@ -83,13 +85,13 @@ export const targetOfLink = (frame: Frame, url: string): Target => {
   const { path, query } = read.link;
   const found = matcherOf(frame).match(path);
   if (found) {
-    const screen = frame.nodes[found.value.screen] as ScreenNode;
+    const screen = screenAt(frame, found.value.screen);
     const params = { ...queryParams(screen, query), ...known(screen, found.params) };
     return { kind: "screen", screen: found.value.screen, params, by: found.value };
   }
   const lost = frame.address?.lost;
   if (lost === undefined || !isAttached(frame, lost)) return { kind: "nowhere", path };
-  const node = frame.nodes[lost] as ScreenNode;
+  const node = screenAt(frame, lost);
   const own = node.path === undefined ? null : readPattern(node.path);
   const takesRest = own?.ok && own.pattern.names.includes("0");
   return { kind: "lost", screen: lost, params: takesRest ? { 0: path.slice(1) } : {}, path };

@@ -34,6 +34,7 @@ const hashOf = (word: string): number => {
   return hash;
 };
 
+/** A branch of the tree with nothing in it yet. `word` is its literal segment; empty where it stands for none. */
 export const newBranch = <T>(word = ""): Branch<T> => ({
   word,
   hash: hashOf(word),

@@ -14,6 +14,7 @@ export interface NoLink {
   reason: string;
 }
 
+/** A link in its parts, or why it is none of the app's. */
 export type LinkResult = { ok: true; link: LinkParts } | ({ ok: false } & NoLink);
 
 const malformed = (reason: string): LinkResult => ({ ok: false, malformed: true, reason });
@@ -42,7 +43,7 @@ const badEncoding = (path: string): string => {
 };
 
 const parted = (rest: string): LinkParts => {
-  const [before] = rest.split("#", 1) as [string];
+  const [before = ""] = rest.split("#", 1);
   const at = before.indexOf("?");
   const path = at < 0 ? before : before.slice(0, at);
   return { path: path === "" ? "/" : path, query: at < 0 ? "" : before.slice(at + 1) };

@@ -15,5 +15,7 @@ export interface ChangeOfMind {
   plan: (frame: Frame, parts: readonly Part[], target?: Id) => ChangeResult;
 }
 
+/** Why a change of mind does not go here. */
 export const cannot = (why: string): ChangeResult => ({ ok: false, why });
+/** A change of mind that goes, ready to be made. */
 export const planned = (made: Planned): ChangeResult => ({ ok: true, planned: made });

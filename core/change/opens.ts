@@ -1,3 +1,5 @@
+import { firstOf } from "../frame/sure.js";
+import { nodeAt } from "../frame/nodes.js";
 import { isInStack } from "../frame/frame-index.js";
 import type { Edit } from "../edit/edit.js";
 import { plainName } from "../frame/names.js";
@@ -17,18 +19,18 @@ export const pushOrSheet: ChangeOfMind = {
       return cannot(
         `${plainName(frame, stuck)} stands in no stack, so nothing pushes it: tabs and panes are always there.`,
       );
-    const lifts = (frame.nodes[ids[0]!]!.opens ?? "push") === "push";
+    const lifts = (nodeAt(frame, firstOf(ids)).opens ?? "push") === "push";
     const edits = ids.flatMap((id): Edit[] => [
       { kind: "set", node: id, key: "opens", ...(lifts && { value: "sheet" }) },
       ...(["opensIn", "opensOn"] as const).flatMap((key): Edit[] =>
-        frame.nodes[id]![key] ? [{ kind: "set", node: id, key }] : [],
+        nodeAt(frame, id)[key] ? [{ kind: "set", node: id, key }] : [],
       ),
     ]);
     const names = list(ids.slice(0, 3).map((id) => plainName(frame, id)));
     return planned({
-      edit: edits.length === 1 ? edits[0]! : { kind: "batch", edits },
+      edit: edits.length === 1 ? firstOf(edits) : { kind: "batch", edits },
       label: lifts ? `${names} as a sheet` : `${names} pushed`,
-      choose: parts[0]!,
+      choose: firstOf(parts),
     });
   },
 };

@@ -1,3 +1,5 @@
+import { sure } from "../frame/sure.js";
+import { nodeAt, hubAt, pairAt } from "../frame/nodes.js";
 import { plainIcon } from "../frame/defaults.js";
 import type { Edit } from "../edit/edit.js";
 import type { Frame, HubNode, Node, PairNode } from "../frame/types.js";
@@ -13,15 +15,15 @@ const common = ({ title, note, tab, needs, opens, opensIn, opensOn, rest, over, 
   );
 
 const asPair = (frame: Frame, id: string, parent: string | null): ChangeResult => {
-  const node = frame.nodes[id] as HubNode;
-  if (node.children.length !== 2)
+  const node = hubAt(frame, id);
+  const [list, detail] = node.children;
+  if (list === undefined || detail === undefined || node.children.length !== 2)
     return cannot(`A pair is a list and a detail: ${plainName(frame, id)} has ${node.children.length} tabs.`);
-  const [list, detail] = node.children as [string, string];
   const pair: PairNode = { kind: "pair", ...common(node), list, detail };
   const edits: Edit[] = [
     { kind: "restore", nodes: { [id]: { node: pair } } },
     ...[list, detail].flatMap((child): Edit[] =>
-      frame.nodes[child]!.tab ? [{ kind: "set", node: child, key: "tab" }] : [],
+      nodeAt(frame, child).tab ? [{ kind: "set", node: child, key: "tab" }] : [],
     ),
   ];
   return planned({
@@ -32,13 +34,13 @@ const asPair = (frame: Frame, id: string, parent: string | null): ChangeResult =
 };
 
 const asHub = (frame: Frame, id: string, parent: string | null): ChangeResult => {
-  const node = frame.nodes[id] as PairNode;
-  const children = [node.list!, node.detail!];
+  const node = pairAt(frame, id);
+  const children = [sure(node.list), sure(node.detail)];
   const hub: HubNode = { kind: "hub", ...common(node), children };
   const edits: Edit[] = [
     { kind: "restore", nodes: { [id]: { node: hub } } },
     ...children.flatMap((child): Edit[] =>
-      frame.nodes[child]!.tab ? [] : [{ kind: "set", node: child, key: "tab", value: { icon: plainIcon } }],
+      nodeAt(frame, child).tab ? [] : [{ kind: "set", node: child, key: "tab", value: { icon: plainIcon } }],
     ),
   ];
   return planned({
@@ -56,7 +58,7 @@ export const pairOrTabs: ChangeOfMind = {
   plan: (frame, parts) => {
     const [part] = parts;
     if (!part || parts.length > 1) return cannot("Choose one hub or one pair.");
-    const { kind } = frame.nodes[part.id]!;
+    const { kind } = nodeAt(frame, part.id);
     if (kind === "hub") return asPair(frame, part.id, part.parent);
     if (kind === "pair") return asHub(frame, part.id, part.parent);
     return cannot("Choose a hub with two tabs, or a pair.");

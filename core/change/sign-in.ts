@@ -1,3 +1,5 @@
+import { firstOf } from "../frame/sure.js";
+import { nodeAt } from "../frame/nodes.js";
 import type { Edit } from "../edit/edit.js";
 import { freeIdIn } from "../edit/naming.js";
 import { childrenOf, factsOf, factValues } from "../frame/defaults.js";
@@ -44,7 +46,7 @@ const doorOf = (frame: Frame, fact: Id, to: Id): { welcome: Id; edits: Edit[] } 
       { id: "notNow", label: "Not now", place: "footer", do: { kind: "close" } },
     ],
   };
-  const last = childrenOf(frame.nodes[frame.root]!).at(-1) ?? null;
+  const last = childrenOf(nodeAt(frame, frame.root)).at(-1) ?? null;
   return {
     welcome,
     edits: [
@@ -53,6 +55,12 @@ const doorOf = (frame: Frame, fact: Id, to: Id): { welcome: Id; edits: Edit[] } 
     ],
   };
 };
+
+const factsWith = (frame: Frame, fact: Fact): Edit => ({
+  kind: "setFrame",
+  key: "facts",
+  value: [...factsOf(frame), fact],
+});
 
 /** What is chosen is for those who are signed in: a welcome stands in for it, and what was asked waits until they are. */
 export const askToSignIn: ChangeOfMind = {
@@ -68,7 +76,7 @@ export const askToSignIn: ChangeOfMind = {
     if (!isAttached(frame, first)) return cannot("What is loose is never opened: it goes onto a plate first.");
     const known = signedInOf(frame);
     const fact = known ?? plainFact;
-    const asks = (id: Id): boolean => frame.nodes[id]!.needs?.some((need) => need.fact === fact.id) ?? false;
+    const asks = (id: Id): boolean => nodeAt(frame, id).needs?.some((need) => need.fact === fact.id) ?? false;
     const asking = ids.filter((id) => !asks(id));
     if (asking.length === 0) return cannot(`${plainName(frame, first)} asks for ${fact.label} already.`);
     const there = welcomeOf(frame, fact.id);
@@ -76,24 +84,24 @@ export const askToSignIn: ChangeOfMind = {
       return cannot(
         `The fact ${fact.id} has values of its own: set what ${plainName(frame, first)} needs on the bench.`,
       );
-    const door = there === undefined ? doorOf(frame, fact.id, asking[0]!) : { welcome: there, edits: [] };
+    const door = there === undefined ? doorOf(frame, fact.id, firstOf(asking)) : { welcome: there, edits: [] };
     if (asking.includes(door.welcome)) return cannot(`${plainName(frame, door.welcome)} is what stands in.`);
     const need: Need = { fact: fact.id, is: true, otherwise: door.welcome, resume: true };
     const edits: Edit[] = [
-      ...(known ? [] : [{ kind: "setFrame", key: "facts", value: [...factsOf(frame), plainFact] } as Edit]),
+      ...(known ? [] : [factsWith(frame, plainFact)]),
       ...door.edits,
       ...asking.map((id): Edit => ({
         kind: "set",
         node: id,
         key: "needs",
-        value: [...(frame.nodes[id]!.needs ?? []), need],
+        value: [...(nodeAt(frame, id).needs ?? []), need],
       })),
     ];
     const names = list(asking.slice(0, 3).map((id) => plainName(frame, id)));
     return planned({
-      edit: edits.length === 1 ? edits[0]! : { kind: "batch", edits },
+      edit: edits.length === 1 ? firstOf(edits) : { kind: "batch", edits },
       label: `Ask to sign in before ${names}`,
-      choose: parts[0]!,
+      choose: firstOf(parts),
     });
   },
 };

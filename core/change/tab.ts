@@ -1,7 +1,8 @@
+import { nodeAt, hubAt } from "../frame/nodes.js";
 import { plainIcon } from "../frame/defaults.js";
 import { freeIdIn } from "../edit/naming.js";
 import { indexOf, placesOf } from "../frame/frame-index.js";
-import type { Frame, HubNode } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import { plainName } from "../frame/names.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
@@ -10,7 +11,7 @@ import { cannot, type ChangeOfMind, planned } from "./change.js";
 const hubFor = (frame: Frame, parent: Id | null): Id | undefined => {
   for (let at = parent; at !== null; at = placesOf(frame, at)[0] ?? null)
     if (frame.nodes[at]?.kind === "hub") return at;
-  return [...indexOf(frame).ways.keys()].find((id) => frame.nodes[id]!.kind === "hub");
+  return [...indexOf(frame).ways.keys()].find((id) => nodeAt(frame, id).kind === "hub");
 };
 
 /** A screen becomes a tab: a stack of its own, so that what is opened from it stays in it. */
@@ -22,13 +23,13 @@ export const makeTab: ChangeOfMind = {
     const [part] = parts;
     if (!part || parts.length > 1) return cannot("Choose one screen.");
     const { id, parent } = part;
-    const node = frame.nodes[id]!;
+    const node = nodeAt(frame, id);
     if (id === frame.root) return cannot("The root holds everything and stays.");
     if (parent !== null && frame.nodes[parent]?.kind === "hub")
       return cannot(`${plainName(frame, id)} is a tab already.`);
     const hub = hubFor(frame, parent);
     if (hub === undefined) return cannot("There are no tabs yet: wrap something in tabs first.");
-    const { children } = frame.nodes[hub] as HubNode;
+    const { children } = hubAt(frame, hub);
     const after = children.at(-1) ?? null;
     const tab = { icon: plainIcon };
     const name = plainName(frame, id);

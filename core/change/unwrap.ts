@@ -1,3 +1,6 @@
+import { keysOfAll } from "../frame/keys.js";
+import { sure } from "../frame/sure.js";
+import { nodeAt } from "../frame/nodes.js";
 import type { Edit } from "../edit/edit.js";
 import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
@@ -13,7 +16,7 @@ export const leadElsewhere = (frame: Frame, from: Id, to: Id, only?: ReadonlySet
   for (const [id, node] of Object.entries(frame.nodes)) {
     if ((only && !only.has(id)) || !referencesOf(node).some((reference) => reference.to === from)) continue;
     const next = mapReferences(node, map);
-    for (const key of new Set([...Object.keys(node), ...Object.keys(next)]) as Set<keyof Node>)
+    for (const key of keysOfAll<Node>(node, next))
       if (next[key] !== node[key]) edits.push({ kind: "set", node: id, key, value: next[key] });
   }
   return edits;
@@ -30,21 +33,22 @@ export const unwrap: ChangeOfMind = {
     const [part] = parts;
     if (!part || parts.length > 1) return cannot("Choose one container.");
     const { id, parent } = part;
-    const node = frame.nodes[id]!;
+    const node = nodeAt(frame, id);
     if (node.kind === "screen") return cannot("A screen holds nothing.");
     if (parent === null)
       return cannot(
         id === frame.root ? "The root holds everything and stays." : "It is loose: it has no place to leave it in.",
       );
-    const holder = frame.nodes[parent] as ContainerNode;
+    const holder = nodeAt(frame, parent);
+    if (holder.kind === "screen") return cannot("A screen holds nothing.");
     const children = childrenOf(node);
-    const first = firstOf(node)!;
+    const first = sure(firstOf(node));
     if (holder.kind === "pair" && children.length > 1) return cannot("A pane of a pair holds one thing.");
     const edits: Edit[] = leadElsewhere(frame, id, first);
     const stays = children.filter((child) => !childrenOf(holder).includes(child));
     if (holder.kind === "pair") {
       const key: keyof PairNode = holder.list === id ? "list" : "detail";
-      const [child] = stays as [Id];
+      const child = sure(stays[0]);
       edits.push(
         { kind: "move", id: child, from: id, to: null, after: null },
         { kind: "set", node: parent, key, value: child },
@@ -57,7 +61,7 @@ export const unwrap: ChangeOfMind = {
       }
       if (holder.kind === "hub")
         for (const child of stays) {
-          const tab = child === first ? (node.tab ?? frame.nodes[child]!.tab) : frame.nodes[child]!.tab;
+          const tab = child === first ? (node.tab ?? nodeAt(frame, child).tab) : nodeAt(frame, child).tab;
           edits.push({ kind: "set", node: child, key: "tab", value: tab ?? { icon: plainIcon } });
         }
       if (startOf(holder) === id) edits.push({ kind: "set", node: parent, key: "start", value: first });

@@ -1,3 +1,4 @@
+import { firstOf } from "../frame/sure.js";
 import { childrenOf } from "../frame/defaults.js";
 import type { Id } from "../frame/parts.js";
 import type { Node } from "../frame/types.js";
@@ -30,5 +31,5 @@ export const addTops = (
       ? { kind: "add", nodes: own, top, parent, after: behind }
       : { kind: "move", id: top, from: null, to: parent, after: behind };
   });
-  return edits.length === 1 ? edits[0]! : { kind: "batch", edits };
+  return edits.length === 1 ? firstOf(edits) : { kind: "batch", edits };
 };

@@ -1,6 +1,10 @@
+import { asRecord } from "../frame/keys.js";
+import { sure } from "../frame/sure.js";
+import { nodeAt } from "../frame/nodes.js";
 import { readPattern } from "../frame/pattern.js";
 import { childrenOf, plainIcon } from "../frame/defaults.js";
 import { nodeKinds } from "../frame/properties.js";
+import { asNode } from "./draft.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { subtreeOf } from "../frame/frame-index.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
@@ -23,10 +27,11 @@ export interface Clip {
 /** The media type a clip travels under beside its plain text. */
 export const clipType = "application/vnd.handy-frame.parts+json";
 
+/** The clip of some parts of a frame: of the root, all that stands in it. */
 export const clipOf = (frame: Frame, parts: readonly Part[]): Clip => {
   const nodes: Record<Id, Node> = {};
-  const tops = parts.flatMap(({ id }) => (id === frame.root ? [...childrenOf(frame.nodes[id]!)] : [id]));
-  for (const top of tops) for (const id of subtreeOf(frame, top)) nodes[id] = frame.nodes[id]!;
+  const tops = parts.flatMap(({ id }) => (id === frame.root ? [...childrenOf(nodeAt(frame, id))] : [id]));
+  for (const top of tops) for (const id of subtreeOf(frame, top)) nodes[id] = nodeAt(frame, id);
   return { format: "handy-frame-parts/1", tops: [...new Set(tops)], nodes };
 };
 
@@ -41,7 +46,7 @@ const isNode = (value: Node): boolean => {
 /** The clip that a text is; null when it is none. */
 export const readClip = (text: string): Clip | null => {
   try {
-    const value = JSON.parse(text) as Partial<Clip>;
+    const value: Partial<Clip> = JSON.parse(text);
     const { format, tops, nodes } = value;
     const isRight =
       format === "handy-frame-parts/1" &&
@@ -51,7 +56,7 @@ export const readClip = (text: string): Clip | null => {
       nodes !== null &&
       tops.every((top) => typeof top === "string" && Object.hasOwn(nodes, top)) &&
       Object.values(nodes).every(isNode);
-    return isRight ? (value as Clip) : null;
+    return isRight ? { format, tops, nodes } : null;
   } catch {
     return null;
   }
@@ -63,9 +68,9 @@ const structure = new Set(["kind", "children", "list", "detail"]);
 const dropAt = (nodes: Record<Id, Node>, [table, id, key, index]: readonly string[], left: string[]): boolean => {
   const node = table === "nodes" && id !== undefined ? nodes[id] : undefined;
   if (!node || key === undefined || structure.has(key) || !(key in node)) return false;
-  const { [key as keyof Node]: value, ...rest } = node as unknown as Record<string, unknown>;
+  const { [key]: value, ...rest } = asRecord(node);
   const kept = Array.isArray(value) && index !== undefined ? value.filter((_, i) => i !== Number(index)) : [];
-  nodes[id!] = (kept.length ? { ...rest, [key]: kept } : rest) as unknown as Node;
+  nodes[sure(id)] = asNode(kept.length ? { ...rest, [key]: kept } : rest);
   left.push(`${node.title ?? id}: ${key}`);
   return true;
 };
@@ -90,6 +95,7 @@ const dropTakenAddresses = (frame: Frame, nodes: Record<Id, Node>, left: string[
   }
 };
 
+/** A clip as it goes into a frame: the edit, what is on top of it, and what stayed behind. */
 export interface PastedClip {
   edit: Edit;
   tops: Id[];
@@ -128,11 +134,11 @@ export const pasteClip = (
     nodes[map(id)] = renamed(node, map, (to) => ids.has(to) || Object.hasOwn(frame.nodes, to));
   const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
   for (const top of clip.tops) {
-    const node = nodes[map(top)]!;
+    const node = sure(nodes[map(top)]);
     if (hub && !node.tab) nodes[map(top)] = { ...node, tab: { icon: plainIcon } };
     if (!hub && node.tab) {
       const { tab: _, ...rest } = node;
-      nodes[map(top)] = rest as Node;
+      nodes[map(top)] = rest;
     }
   }
   dropTakenAddresses(frame, nodes, left);

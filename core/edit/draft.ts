@@ -6,8 +6,8 @@ import { nodeIn } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
 import { pointer } from "../frame/pointer.js";
 import { nodeKinds } from "../frame/properties.js";
-import type { Frame, FrameField, Node } from "../frame/types.js";
-import { plainField, plainNode } from "../frame/write.js";
+import type { Frame, Node } from "../frame/types.js";
+import { plainFieldOf, plainNode } from "../frame/write.js";
 import type { KeyChange, NodeChange, PatchOperation, RestoreEdit } from "./edit.js";
 import { Refusal, refuse } from "./refusal.js";
 import type { Renames } from "./renames.js";
@@ -30,6 +30,10 @@ export interface Forms {
   node: (id: Id, node: unknown) => Fault[];
   field: (key: string, value: unknown) => Fault[];
 }
+
+/** Values as a node: of whoever makes one key by key, and has it looked at then. */
+export const asNode = (values: object): Node => values as Node;
+const asFrame = (values: object): Frame => values as Frame;
 
 const fieldsOf = (frame: Frame): Values => {
   const { nodes: _, ...fields } = frame;
@@ -108,7 +112,7 @@ export class Draft {
   putKeys(id: Id, node: Node, keys: Values): void {
     const next: Values = { ...node, ...keys };
     for (const key of Object.keys(keys)) if (next[key] === undefined) delete next[key];
-    this.put(id, next as unknown as Node);
+    this.put(id, asNode(next));
   }
 
   drop(id: Id): void {
@@ -119,10 +123,10 @@ export class Draft {
   field(key: string, value: unknown): void {
     this.look(this.forms?.field(key, value));
     const isFixed = key === "root" || key === "format";
-    const plain = isFixed ? value : plainField(key as FrameField, value as never);
+    const plain = isFixed ? value : plainFieldOf(key, value);
     const next: Values = { ...this.frame, [key]: plain };
     if (plain === undefined) delete next[key];
-    this.frame = next as unknown as Frame;
+    this.frame = asFrame(next);
     if (key === "bands") this.plainHubs();
   }
 

@@ -1,3 +1,4 @@
+import { sure } from "../frame/sure.js";
 import type { Frame } from "../frame/types.js";
 import { applySoundly, type EditResult } from "./apply.js";
 import { clashesOf, withoutClashes } from "./clash.js";
@@ -21,6 +22,7 @@ export interface History {
 /** What is done to a history: an edit is made, or the last is undone or redone. */
 export type HistoryEvent = { do: "edit"; edit: Edit; label: string } | { do: "undo" } | { do: "redo" };
 
+/** The next history with what was done, or why that cannot be. */
 export type HistoryResult =
   | { ok: true; history: History; edit: Edit; label: string; result: Extract<EditResult, { ok: true }> }
   | { ok: false; faults: Extract<EditResult, { ok: false }>["faults"] };
@@ -57,9 +59,9 @@ export const fold = (history: History, event: HistoryEvent): HistoryResult => {
   const { done, undone } = history;
   const last = event.do === "undo" ? done.at(-1) : event.do === "redo" ? undone.at(-1) : undefined;
   if (!last && event.do !== "edit") return nothing(event.do);
-  const edit = event.do === "undo" ? last!.inverse : event.do === "redo" ? last!.edit : event.edit;
+  const edit = event.do === "undo" ? sure(last).inverse : event.do === "redo" ? sure(last).edit : event.edit;
   const label =
-    event.do === "undo" ? `Undo: ${last!.label}` : event.do === "redo" ? `Redo: ${last!.label}` : event.label;
+    event.do === "undo" ? `Undo: ${sure(last).label}` : event.do === "redo" ? `Redo: ${sure(last).label}` : event.label;
   const result = applySoundly(history.frame, edit);
   if (!result.ok) return result;
   // what changes nothing is no step: an undo of it would do nothing
@@ -67,9 +69,9 @@ export const fold = (history: History, event: HistoryEvent): HistoryResult => {
   const { frame, inverse } = result;
   const next: History =
     event.do === "undo"
-      ? usable({ frame, done: done.slice(0, -1), undone: [...undone, { ...last!, edit: inverse }] })
+      ? usable({ frame, done: done.slice(0, -1), undone: [...undone, { ...sure(last), edit: inverse }] })
       : event.do === "redo"
-        ? usable({ frame, done: [...done, { ...last!, inverse }], undone: undone.slice(0, -1) })
+        ? usable({ frame, done: [...done, { ...sure(last), inverse }], undone: undone.slice(0, -1) })
         : { frame, done: [...done, { label, edit, inverse }], undone: [] };
   return { ok: true, history: next, edit, label, result };
 };

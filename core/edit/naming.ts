@@ -21,6 +21,7 @@ export const idFrom = (title: string, taken: (id: Id) => boolean): Id => {
   }
 };
 
+/** An id made from a title that no node of the frame has, nor any of `also`. */
 export const freeIdIn = (frame: Frame, title: string, also: ReadonlySet<Id> = new Set()): Id =>
   idFrom(title, (id) => Object.hasOwn(frame.nodes, id) || also.has(id));
 

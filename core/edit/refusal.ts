@@ -8,6 +8,7 @@ export class Refusal extends Error {
   }
 }
 
+/** Refuses the edit that is being carried out, with the place, what was received, what was expected and the remedy. Never returns. */
 export const refuse = (at: string[], received: string, expected: string, remedy: string): never => {
   throw new Refusal([{ pointer: pointer(...at), received, expected, remedy }]);
 };

@@ -1,8 +1,10 @@
+import { sure } from "../frame/sure.js";
 import type { Id } from "../frame/parts.js";
 
 /** Ids that were given in place of others, by the old ones. */
 export type Renames = Readonly<Record<Id, Id>>;
 
+/** No node has another id. */
 export const noRenames: Renames = {};
 
 /** Those of two changes one after another as those of one. */
@@ -16,4 +18,5 @@ export const thenRenamed = (first: Renames, then: Renames): Renames => {
   return Object.fromEntries(names);
 };
 
-export const nowNamed = (id: Id, names: Renames): Id => (Object.hasOwn(names, id) ? names[id]! : id);
+/** The id that a node has now. */
+export const nowNamed = (id: Id, names: Renames): Id => (Object.hasOwn(names, id) ? sure(names[id]) : id);

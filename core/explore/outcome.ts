@@ -1,7 +1,7 @@
 import { targetOfLink } from "../address/addresses.js";
 import { hasNeeds } from "../frame/needs.js";
 import type { Id, Params } from "../frame/parts.js";
-import type { FixedFrame } from "../frame/types.js";
+import type { FixedFrame, FixedNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { screensLaid } from "../observe/laid.js";
 import { launch } from "../navigate/step.js";
@@ -21,11 +21,12 @@ const freed = (frame: FixedFrame): FixedFrame => {
   if (!hasNeeds(frame)) return frame;
   let without = withoutNeeds.get(frame);
   if (!without) {
-    const nodes = Object.entries(frame.nodes).map(([id, node]) => {
+    const nodes: Record<Id, FixedNode> = {};
+    for (const [id, node] of Object.entries(frame.nodes)) {
       const { needs: _, ...rest } = node;
-      return [id, rest as typeof node] as const;
-    });
-    withoutNeeds.set(frame, (without = { ...frame, nodes: Object.fromEntries(nodes) }));
+      nodes[id] = rest;
+    }
+    withoutNeeds.set(frame, (without = { ...frame, nodes }));
   }
   return without;
 };

@@ -1,3 +1,4 @@
+import { sure } from "../frame/sure.js";
 import { childrenOf } from "../frame/defaults.js";
 import { indexOf } from "../frame/frame-index.js";
 import type { Action, Do, Id } from "../frame/parts.js";
@@ -47,7 +48,7 @@ export const waysOut = (id: Id, node: FixedNode): Way[] => {
       to: by,
       via: "after",
       action: null,
-      label: `after ${node.after!.ms} ms`,
+      label: `after ${sure(node.after).ms} ms`,
       place: "by itself",
     });
   return ways;
@@ -149,6 +150,7 @@ export interface WayInLook {
   taken: TakenWay | null;
 }
 
+/** Every way into a node, each taken once; `taken` is null where it cannot be taken in the view. */
 export const looksOf = (frame: FixedFrame, view: View, id: Id): WayInLook[] =>
   waysIn(frame, id).map((way) => ({ way, taken: takeWay(frame, view, way) }));
 

@@ -1,3 +1,4 @@
+import { lastOf } from "../frame/sure.js";
 /** Something that can be found by a few letters. */
 export interface Findable {
   /** What it is known by: unique among what is looked through. */
@@ -41,6 +42,7 @@ const fold = (text: string): string =>
 
 const wordStarts = /(?<![\p{Letter}\p{Number}])[\p{Letter}\p{Number}]|(?<=\p{Lowercase})\p{Uppercase}/gu;
 
+/** A finder over a list of things, with what it needs of each worked out once. */
 export const createFinder = <T extends Findable>(items: readonly T[]): Finder<T> => ({
   prepared: items.map((item) => {
     const label = fold(item.label);
@@ -67,7 +69,7 @@ const scattered = (label: string, word: string): Answer | null => {
     const next = label.indexOf(letter, at + 1);
     if (next < 0) return null;
     if (at >= 0) apart += next - at - 1;
-    if (lit.at(-1)?.[1] === next) lit.at(-1)![1] = next + 1;
+    if (lit.at(-1)?.[1] === next) lastOf(lit)[1] = next + 1;
     else lit.push([next, next + 1]);
     at = next;
   }

@@ -1,3 +1,5 @@
+import { asRecord } from "./keys.js";
+import { firstOf } from "./sure.js";
 import { equal } from "./equal.js";
 import type { Band, Fact, FactValue, Id, Keep, Target } from "./parts.js";
 import { properties } from "./properties.js";
@@ -13,24 +15,31 @@ const defaultBands: Band[] = [
 /** The icon of a tab that nobody has given one. */
 export const plainIcon = "circle-dashed";
 
+const noFacts: Fact[] = [];
+
+/** What the fields of a frame are while a file does not say; a file leaves them out. */
 export const frameDefaults = {
   targets: defaultTargets,
   bands: defaultBands,
-  facts: [] as Fact[],
+  facts: noFacts,
   relaunch: "place",
   journeys: [],
   linkCases: [],
 } as const;
 
+/** The targets of a frame, in its order. */
 export const targetsOf = (frame: FixedFrame): readonly Target[] => frame.targets ?? defaultTargets;
+/** The facts of a frame, in its order. */
 export const factsOf = (frame: FixedFrame): readonly Fact[] => frame.facts ?? frameDefaults.facts;
 
 /** The target named `id`, else the first one. */
 export const targetOf = (frame: FixedFrame, id?: Id): Target => {
   const targets = targetsOf(frame);
-  return targets.find((target) => target.id === id) ?? targets[0]!;
+  return targets.find((target) => target.id === id) ?? firstOf(targets);
 };
+/** Whether a target has a system Back of its own. */
 export const hasSystemBack = (target: Target): boolean => target.systemBack ?? true;
+/** Whether a swipe from the edge goes up on a target. */
 export const hasEdgeSwipe = (target: Target): boolean => target.edgeSwipe ?? false;
 
 const sortedBands = new WeakMap<readonly Band[], Band[]>();
@@ -46,8 +55,10 @@ export const bandsOf = (frame: FixedFrame): readonly Band[] => {
 };
 
 const yesNo: FactValue[] = [false, true];
+/** The values that a fact may have, in its order. */
 export const factValues = (fact: Fact): readonly FactValue[] => fact.values ?? yesNo;
-export const factAtLaunch = (fact: Fact): FactValue => fact.launch ?? factValues(fact)[0]!;
+/** The value of a fact when the app is launched. */
+export const factAtLaunch = (fact: Fact): FactValue => fact.launch ?? firstOf(factValues(fact));
 
 /** The band from which a pair stands side by side where it says nothing: the second one; undefined where there is but one. */
 export const secondBand = (frame: FixedFrame): Id | undefined => bandsOf(frame)[1]?.id;
@@ -70,7 +81,7 @@ export const childrenOf = (node: FixedNode): readonly Id[] => {
 
 /** A copy without the keys whose value is the default in `defaults`; the same object when there is nothing to drop. */
 export const withoutDefaults = <T extends object>(value: T, defaults: object): T => {
-  const source = value as Record<string, unknown>;
+  const source = asRecord(value);
   const dropped = Object.entries(defaults).filter(([key, fallback]) => key in source && equal(source[key], fallback));
   if (dropped.length === 0) return value;
   const kept = { ...source };

@@ -20,5 +20,6 @@ export const shown = (value: unknown, most = 60): string => {
   return text.length > most ? `${text.slice(0, most - 1)}…` : text;
 };
 
+/** A fault in one line: where, what was received, what was expected, and the remedy. */
 export const faultLine = (fault: Fault): string =>
   `${fault.pointer || "/"}: received ${fault.received}; expected ${fault.expected}. ${fault.remedy}`;

@@ -89,7 +89,9 @@ export const shareIndex = (from: FixedFrame, to: FixedFrame): void => {
   if (index) known.set(to, index);
 };
 
+/** The containers that an attached node stands in, depth first; none for the root and for what is loose. */
 export const placesOf = (frame: FixedFrame, id: Id): readonly Id[] => indexOf(frame).places.get(id) ?? noPlaces;
+/** The containers that name a node as a child, attached or not. */
 export const parentsOf = (frame: FixedFrame, id: Id): readonly Id[] => indexOf(frame).parents.get(id) ?? noPlaces;
 
 /** Whether the node is the root or stands, through its containers, in the root. */

@@ -1,9 +1,10 @@
+import { asRecord } from "./keys.js";
 import { type PropertyKey, propertyOf, type ValueOf } from "./properties.js";
 import type { Node } from "./types.js";
 
 /** A property's own value on a node; undefined where it is not set there. */
 export const ownValue = <P extends PropertyKey>(node: Node, key: P): ValueOf<P> | undefined =>
-  (node as Readonly<Partial<Record<PropertyKey, unknown>>>)[key] as ValueOf<P> | undefined;
+  asRecord(node)[key] as ValueOf<P> | undefined;
 
 /**
  * What holds on a node of itself, whatever differs by view: its own value, else what holds without one. For who edits a

@@ -6,6 +6,7 @@ import type { FixedFrame } from "./types.js";
 /** The values of its fact that meet a need. */
 export const valuesOf = ({ is }: Need): readonly FactValue[] => (Array.isArray(is) ? is : [is]);
 
+/** Whether the facts meet a need. */
 export const isMet = (facts: Facts, need: Need): boolean => valuesOf(need).includes(facts[need.fact]!);
 
 /** Whether the facts that `b` names are as there. */
@@ -22,6 +23,7 @@ export interface Unmet {
   need: Need;
 }
 
+/** The first of some nodes with a need that the facts do not meet; null when all are met. */
 export const firstUnmet = (frame: FixedFrame, facts: Facts, ids: Iterable<Id>): Unmet | null => {
   for (const id of ids) {
     const need = unmetOf(frame, facts, id);
@@ -86,7 +88,10 @@ export const valueWord = (is: FactValue): string => (is === true ? "yes" : is ==
 /** A fact with its value in words: `Signed in: no`, `Session: guest`. */
 export const factWords = (frame: FixedFrame, id: Id, is: FactValue | readonly FactValue[]): string => {
   const label = factsOf(frame).find((fact) => fact.id === id)?.label ?? id;
-  return `${label}: ${(Array.isArray(is) ? (is as FactValue[]) : [is as FactValue]).map(valueWord).join(" or ")}`;
+  return `${label}: ${[is]
+    .flat()
+    .map((each) => valueWord(each))
+    .join(" or ")}`;
 };
 
 /** What a need asks for, in words. */

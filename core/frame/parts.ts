@@ -1,11 +1,13 @@
 /** The name of a node, fact, target, band, motion, journey or link case: `[a-z][A-Za-z0-9]{0,39}`. */
 export type Id = string;
 
+/** What a fact can be: one of its values, or true and false. */
 export type FactValue = string | boolean;
 /** The facts of an app at one moment, by id. */
 export type Facts = Readonly<Record<Id, FactValue>>;
 /** Values by the names of a screen's params. */
 export type Params = Readonly<Record<string, string>>;
+/** No values; the same object wherever there are none. */
 export const noParams: Params = {};
 /** A CSS hex colour. */
 export type Hex = string;
@@ -22,6 +24,7 @@ export type Again = "root" | "top" | "none";
 export type HubBack = "start" | "visited" | "leave";
 /** How an opened screen treats what is there: laid on it, in place of the screen that asked, or clearing the way. */
 export type How = "add" | "replace" | "clear";
+/** What a motion can be of: a way of opening, a change of tab, a replacement. */
 export type MotionKind = "push" | "sheet" | "fullscreen" | "dialog" | "side" | "switch" | "replace";
 
 /** A kind of device, by how Back works there. */
@@ -52,6 +55,7 @@ export interface Fact {
   lasting?: boolean;
 }
 
+/** What has to be so before a person may see a node: a fact with one of some values; else `otherwise` stands in, and what was asked waits if `resume`. */
 export interface Need {
   fact: Id;
   is: FactValue | FactValue[];
@@ -59,14 +63,17 @@ export interface Need {
   resume?: boolean;
 }
 
+/** Where something is there alone: on some targets, in some bands, while facts are so. What is absent limits nothing. */
 export interface Only {
   targets?: Id[];
   bands?: Id[];
   facts?: Record<Id, FactValue>;
 }
 
+/** Values by name, in which `{name}` is a param of the screen and `{draft.field}` what was typed there. */
 export type Template = Record<string, string>;
 
+/** Opens a node, with values for its address and others handed over. */
 export interface DoOpen {
   kind: "open";
   to: Id;
@@ -75,28 +82,34 @@ export interface DoOpen {
   how?: How;
   as?: Opens;
 }
+/** Goes back as the target does. */
 export interface DoBack {
   kind: "back";
 }
+/** Takes the nearest overlay off, and gives values back. */
 export interface DoClose {
   kind: "close";
   give?: Template;
 }
+/** Goes to the first entry of the innermost stack. */
 export interface DoRoot {
   kind: "root";
 }
+/** Sets a fact, then does something more. */
 export interface DoSet {
   kind: "set";
   fact: Id;
   is: FactValue;
   then?: Do;
 }
+/** Opens or closes the drawer. */
 export interface DoMenu {
   kind: "menu";
 }
 /** What an action, or a screen after a while, does. */
 export type Do = DoOpen | DoBack | DoClose | DoRoot | DoSet | DoMenu;
 
+/** Something on a screen that can be touched, and what it does. */
 export interface Action {
   id: Id;
   label: string;
@@ -107,13 +120,16 @@ export interface Action {
   do: Do;
 }
 
+/** Nothing yet. */
 export interface BlankBody {
   kind: "blank";
 }
+/** A text to read. */
 export interface TextBody {
   kind: "text";
   text: string;
 }
+/** Rows, one below the other or in a grid. */
 export interface ListBody {
   kind: "list" | "grid";
   /** How many rows. */
@@ -124,22 +140,27 @@ export interface ListBody {
   /** The param that gets the row's number. */
   param?: string;
 }
+/** One field of a form. */
 export interface Field {
   id: Id;
   label: string;
   input: "text" | "note" | "switch";
 }
+/** Fields to fill in. */
 export interface FormBody {
   kind: "form";
   fields: Field[];
 }
+/** Messages, with a reply at the foot. */
 export interface ThreadBody {
   kind: "thread";
   rows: number;
 }
+/** A picture that fills the screen. */
 export interface MediaBody {
   kind: "media";
 }
+/** What a screen has in its middle. */
 export type Body = BlankBody | TextBody | ListBody | FormBody | ThreadBody | MediaBody;
 
 /** How a node shows as a tab of its hub. */
@@ -153,12 +174,14 @@ export interface Tab {
   only?: Only;
 }
 
+/** How a track goes from one value to another: evenly, by a curve (CSS Easing), as a spring, or in steps. */
 export type Ease =
   | "linear"
   | { bezier: [number, number, number, number] }
   | { spring: { mass: number; stiffness: number; damping: number; velocity?: number } }
   | { steps: number };
 
+/** One property of a layer over time: `delay` and `ms` in milliseconds; a spring has no `ms`. */
 export interface Track {
   property: "x" | "y" | "scale" | "opacity" | "turn";
   from: number;
@@ -168,12 +191,14 @@ export interface Track {
   ease: Ease;
 }
 
+/** The tracks of both layers of a move, and which of them lies above. */
 export interface MotionShape {
   incoming: Track[];
   outgoing: Track[];
   above: "incoming" | "outgoing";
 }
 
+/** How a move looks: forward, and back as its mirror or in a shape of its own. `scrim` is 0..1. */
 export interface Motion {
   name: string;
   forward: MotionShape;
@@ -181,11 +206,16 @@ export interface Motion {
   scrim?: number;
 }
 
+/** The colours that an app's devices are drawn in. */
 export const colourNames = ["page", "surface", "ink", "accent", "mark", "bar", "barInk", "barActive", "badge"] as const;
+/** One of them. */
 export type ColourName = (typeof colourNames)[number];
+/** Those that a frame says itself. */
 export type Colours = Partial<Record<ColourName, Hex>>;
 
+/** What of a device has a size that a frame may set. */
 export const sizeNames = ["header", "bar", "top", "rail", "panel", "drawer", "sheet", "dialog", "side"] as const;
+/** One of them. */
 export type SizeName = (typeof sizeNames)[number];
 
 /**
@@ -193,8 +223,10 @@ export type SizeName = (typeof sizeNames)[number];
  * cell; `fill`, the whole cell tinted; `none`.
  */
 export const marks = ["tooth", "line", "fill", "none"] as const;
+/** How the chosen tab is marked. */
 export type Mark = (typeof marks)[number];
 
+/** How an app's devices are drawn. */
 export interface Theme {
   light?: Colours;
   dark?: Colours;
@@ -206,6 +238,7 @@ export interface Theme {
   sizes?: Partial<Record<SizeName, number>>;
 }
 
+/** What the app listens to as a whole. */
 export interface Address {
   scheme?: string;
   hosts?: string[];
@@ -213,11 +246,13 @@ export interface Address {
   lost?: Id;
 }
 
+/** One event of a journey, and what must be seen then. */
 export interface JourneyStep {
   event: Record<string, unknown>;
   see?: Record<string, unknown>;
 }
 
+/** Recorded events with what must be seen. */
 export interface Journey {
   id: Id;
   name: string;
@@ -227,6 +262,7 @@ export interface Journey {
   steps: JourneyStep[];
 }
 
+/** A link with what came out of it, kept to be held against what comes out later. */
 export interface LinkCase {
   id: Id;
   url: string;

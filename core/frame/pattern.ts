@@ -15,6 +15,7 @@ export interface Pattern {
   optional: boolean;
 }
 
+/** A parsed pattern, or why a text is none. */
 export type PatternResult = { ok: true; pattern: Pattern } | { ok: false; reason: string };
 
 const nameForm = /^(?!__proto__$)[A-Za-z_][A-Za-z0-9_]*$/;

@@ -1,3 +1,4 @@
+import { keysOf } from "./keys.js";
 import {
   type Choices,
   choice,
@@ -20,6 +21,7 @@ import type { Action, Again, Body, Do, Face, HubBack, Id, Keep, MotionKind, Need
 
 /** The kinds of nodes. */
 export const nodeKinds = ["screen", "stack", "hub", "pair"] as const;
+/** One of the kinds. */
 export type NodeKind = (typeof nodeKinds)[number];
 
 /** How a property shows where several nodes are set at once, and where differences are told. */
@@ -107,6 +109,7 @@ export const faceChoices: Choices<Face> = {
   drawer: { label: "drawer", named: "drawer" },
 };
 
+/** The table: a row for each property, by its key. */
 export const properties = {
   title: varying(all, label(), null),
   note: fixed(all, text(), null, { setting: { label: "Note", place: 25, unset: "" } }),
@@ -254,10 +257,11 @@ export const properties = {
 };
 
 type Table = typeof properties;
+/** The key of a property. */
 export type PropertyKey = keyof Table;
 
 /** The rows in the order of the table, which is that of the keys in a file. */
-export const propertyKeys = Object.keys(properties) as PropertyKey[];
+export const propertyKeys: readonly PropertyKey[] = keysOf(properties);
 /** A row by its key, seen as any row is. */
 export const propertyOf = (key: PropertyKey): Property => properties[key];
 /** Whether a text is the key of a property. */
@@ -288,7 +292,7 @@ export type Seen<P extends VaryingKey> = Table[P]["fallback"] extends null ? Val
 
 /** The values that hold on every node of a kind while a key is not set, by key. */
 export const fallbacksOf: Readonly<Record<NodeKind, Readonly<Record<string, unknown>>>> = (() => {
-  const made = { screen: {}, stack: {}, hub: {}, pair: {} } as Record<NodeKind, Record<string, unknown>>;
+  const made: Record<NodeKind, Record<string, unknown>> = { screen: {}, stack: {}, hub: {}, pair: {} };
   for (const key of propertyKeys) {
     const { kinds, fallback } = propertyOf(key);
     if (fallback !== null) for (const kind of kinds) made[kind][key] = fallback;

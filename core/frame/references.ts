@@ -1,5 +1,5 @@
 import type { Action, Do, Id, Need } from "./parts.js";
-import type { Frame, Node } from "./types.js";
+import type { Node } from "./types.js";
 
 /** What a reference points at decides what is done with it when that is gone. */
 export interface Reference {
@@ -108,6 +108,3 @@ export const mapReferences = (node: Node, map: (id: Id) => Id | null): Node => {
   if (next.kind === "hub") next = put(next, "extras", mapActions(next.extras, map));
   return next;
 };
-
-/** Whether anything in the frame outside its nodes names this node. */
-export const namedByFrame = (frame: Frame, id: Id): boolean => frame.address?.lost === id;

@@ -13,8 +13,10 @@ export const defaultSizes: Readonly<Record<SizeName, number>> = {
   dialog: 420,
   side: 360,
 };
+/** The corner radius where a frame says nothing, px. */
 export const defaultCorner = 8;
 
+/** What something measures in an app, CSS px. */
 export const sizeOf = (frame: FixedFrame, name: SizeName): number => frame.theme?.sizes?.[name] ?? defaultSizes[name];
 /** The corner radius of actions and rows, px. */
 export const cornerOf = (frame: FixedFrame): number => frame.theme?.corner ?? defaultCorner;

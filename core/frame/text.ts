@@ -1,3 +1,4 @@
+import { sure } from "./sure.js";
 import { type Fault, shown } from "./fault.js";
 import { pointer } from "./pointer.js";
 
@@ -11,11 +12,11 @@ const named = (letter: number): string => `U+${letter.toString(16).toUpperCase()
  * What of a text can be neither kept nor sent: a control character that is no tab or line break, or one half of a surrogate
  * pair (ill-formed UTF-16, ECMA-262 `isWellFormed`). Null where there is nothing.
  */
-export const wrongLetter = (text: string): string | null => {
+const wrongLetter = (text: string): string | null => {
   const found = control.exec(text);
   if (found) return `the control character ${named(found[0].charCodeAt(0))}`;
   if (text.isWellFormed()) return null;
-  const half = text.match(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/)!;
+  const half = sure(text.match(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/));
   return `${named(half[0].charCodeAt(0))}, one half of a letter`;
 };
 

@@ -1,6 +1,7 @@
 import { type ColourName, type Colours, type Hex, type Mark } from "./parts.js";
 import { type Frame } from "./types.js";
 
+/** A colour for each that devices are drawn in. */
 export type Palette = Record<ColourName, Hex>;
 
 /** Colours of an app that says nothing of them. */
@@ -45,18 +46,15 @@ const channels = (hex: Hex): [number, number, number] => {
 
 /** Relative luminance, 0..1 (WCAG 2.2, “relative luminance”). */
 export const luminanceOf = (hex: Hex): number => {
-  const [red, green, blue] = channels(hex).map((c) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4)) as [
-    number,
-    number,
-    number,
-  ];
-  return 0.2126 * red + 0.7152 * green + 0.0722 * blue;
+  const [red, green, blue] = channels(hex);
+  const linear = (c: number): number => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
+  return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
 };
 
 /** The contrast of two colours, 1..21, whichever is the lighter (WCAG 2.2, “contrast ratio”). */
 export const contrastOf = (a: Hex, b: Hex): number => {
-  const [dark, light] = [luminanceOf(a), luminanceOf(b)].sort((x, y) => x - y) as [number, number];
-  return (light + 0.05) / (dark + 0.05);
+  const [one, other] = [luminanceOf(a), luminanceOf(b)];
+  return (Math.max(one, other) + 0.05) / (Math.min(one, other) + 0.05);
 };
 
 /** White or near-black, whichever is read better on a colour. */

@@ -29,17 +29,21 @@ export type ContainerNode = Exclude<Node, ScreenNode>;
 interface FixedTab {
   tab?: Pick<Tab, "badge" | "hidden" | "only">;
 }
+/** A screen as the engine sees it. */
 export interface FixedScreen extends FixedProperties<"screen">, FixedTab {
   kind: "screen";
 }
+/** A stack as the engine sees it. */
 export interface FixedStack extends FixedProperties<"stack">, FixedTab {
   kind: "stack";
   children: Id[];
 }
+/** A hub as the engine sees it. */
 export interface FixedHub extends FixedProperties<"hub">, FixedTab {
   kind: "hub";
   children: Id[];
 }
+/** A pair as the engine sees it. */
 export interface FixedPair extends FixedProperties<"pair">, FixedTab {
   kind: "pair";
 }

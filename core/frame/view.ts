@@ -22,6 +22,7 @@ export interface View {
   insets: Insets;
 }
 
+/** No edge of the device covers anything. */
 export const noInsets: Insets = { top: 0, right: 0, bottom: 0, left: 0 };
 
 /** A view with the frame's first target, unless given otherwise. Default 390 by 844. */
@@ -43,4 +44,5 @@ export const bandAt = (frame: FixedFrame, width: number): Band => {
   return found;
 };
 
+/** The target of a view. */
 export const targetIn = (frame: FixedFrame, view: View): Target => targetOf(frame, view.target);

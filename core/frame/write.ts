@@ -1,6 +1,8 @@
+import { asRecord, keysOf } from "./keys.js";
+import { nodeAt } from "./nodes.js";
 import { bandsOf, childrenOf, factValues, frameDefaults, startOf, withoutDefaults } from "./defaults.js";
 import { equal } from "./equal.js";
-import { fallbacksOf, propertyKeys, propertyOf } from "./properties.js";
+import { fallbacksOf, propertyKeys } from "./properties.js";
 import type { Action, Do, Id } from "./parts.js";
 import type { Frame, FrameField, Node } from "./types.js";
 
@@ -13,7 +15,7 @@ const keyOrder = {
 };
 
 const ordered = <T extends object>(value: T, order: readonly string[]): T => {
-  const source = value as Record<string, unknown>;
+  const source = asRecord(value);
   const sorted: Record<string, unknown> = {};
   for (const key of order) if (source[key] !== undefined) sorted[key] = source[key];
   return sorted as T;
@@ -59,7 +61,7 @@ const writingOrder = (frame: Frame): Id[] => {
   const walk = (id: Id): void => {
     if (order.has(id) || !Object.hasOwn(frame.nodes, id)) return;
     order.add(id);
-    for (const child of childrenOf(frame.nodes[id]!)) walk(child);
+    for (const child of childrenOf(nodeAt(frame, id))) walk(child);
   };
   walk(frame.root);
   for (const id of Object.keys(frame.nodes).sort()) walk(id);
@@ -87,21 +89,23 @@ const plainIn: { [K in FrameField]?: (value: NonNullable<Frame[K]>) => Frame[K] 
 };
 
 /** A field of the frame in its plain form; undefined when it goes without saying. */
-export const plainField = <K extends FrameField>(key: K, value: Frame[K]): Frame[K] | undefined => {
+const plainField = <K extends FrameField>(key: K, value: Frame[K]): Frame[K] | undefined => {
   if (value === undefined) return undefined;
   const plain = (plainIn[key] as ((value: unknown) => Frame[K]) | undefined)?.(value) ?? value;
   return Object.hasOwn(fieldDefaults, key) && equal(plain, fieldDefaults[key]) ? undefined : plain;
 };
 
+/** The same of a field whose name is only known to be a text: one that is no field stays as it is. */
+export const plainFieldOf = (key: string, value: unknown): unknown => plainField(key as FrameField, value as never);
+
 /** The frame in its one written form: defaults left out, keys and nodes in a stable order. */
 export const plainFrame = (frame: Frame): Frame => {
   const narrowest = bandsOf(frame)[0]?.id;
   const nodes: Record<Id, Node> = {};
-  for (const id of writingOrder(frame)) nodes[id] = ordered(plainNode(frame.nodes[id]!, narrowest), keyOrder.node);
+  for (const id of writingOrder(frame)) nodes[id] = ordered(plainNode(nodeAt(frame, id), narrowest), keyOrder.node);
   const { format, root, nodes: _, ...rest } = frame;
-  const plain: Record<string, unknown> = { format, root, nodes };
-  for (const key of Object.keys(rest) as FrameField[]) plain[key] = plainField(key, rest[key]);
-  return ordered(plain as unknown as Frame, keyOrder.frame);
+  const fields = Object.fromEntries(keysOf(rest).map((key) => [key, plainField(key, rest[key])]));
+  return ordered({ ...rest, ...fields, format, root, nodes }, keyOrder.frame);
 };
 
 /** The text of a `*.frame.json` file. Line by line, so that two versions differ only where the frames do. */

@@ -1,3 +1,5 @@
+import { nodeAt } from "../frame/nodes.js";
+import { firstOf, sure } from "../frame/sure.js";
 import { addressesOf } from "../address/addresses.js";
 import { decoded, type Pattern, readPattern } from "../frame/pattern.js";
 import { applySoundly } from "../edit/apply.js";
@@ -40,6 +42,7 @@ export interface Unread {
   expected: string;
 }
 
+/** What a list of addresses comes to: the patterns found in it, what could not be read, and the step that makes what is new. */
 export interface Proposal {
   found: FoundPattern[];
   unread: Unread[];
@@ -76,8 +79,8 @@ const segmentsOf = ({ address, line }: GivenAddress): string[] | Unread => {
   if (!isAddress) return unread;
   const parts = path.split("/").filter(Boolean);
   if (parts.length > 20) return { ...unread, expected: "at most 20 segments" };
-  const words = parts.map((part) => decoded(part));
-  return words.includes(null) ? { ...unread, expected: "sound percent-encoding" } : (words as string[]);
+  const words = parts.flatMap((part) => decoded(part) ?? []);
+  return words.length < parts.length ? { ...unread, expected: "sound percent-encoding" } : words;
 };
 
 const singular = (word: string): string =>
@@ -88,7 +91,7 @@ const singular = (word: string): string =>
 
 const nameFor = (parent: string | undefined, taken: readonly string[]): string => {
   const words = (parent === undefined ? "id" : singular(parent)).match(/[A-Za-z0-9]+/g) ?? ["id"];
-  const joined = words.map((word, i) => (i ? word[0]!.toUpperCase() + word.slice(1) : word)).join("");
+  const joined = words.map((word, i) => (i ? word.charAt(0).toUpperCase() + word.slice(1) : word)).join("");
   const base = /^[A-Za-z]/.test(joined) ? joined : "id";
   for (let n = 1; ; n += 1) {
     const name = n === 1 ? base : `${base}${n}`;
@@ -98,7 +101,7 @@ const nameFor = (parent: string | undefined, taken: readonly string[]): string =
 
 const titled = (word: string): string => {
   const plain = word.replaceAll(/[-_.+]+/g, " ").trim();
-  return plain === "" ? "Screen" : plain[0]!.toUpperCase() + plain.slice(1);
+  return plain === "" ? "Screen" : plain.charAt(0).toUpperCase() + plain.slice(1);
 };
 
 /** A word as a literal of a pattern: the signs that mean something there are percent-encoded. */
@@ -146,10 +149,10 @@ const patternsIn = (branch: Branch, segments: string[], names: string[]): Found[
   const visit = (child: Branch, segment: string, title: string, params: string[]): Found[] => {
     const path = [...segments, segment];
     const below = patternsIn(child, path, params);
-    if (child.ends.length === 0) return below;
+    const [example] = child.ends;
+    if (!example) return below;
     const read = readPattern(`/${path.join("/")}`);
     if (!read.ok) return below;
-    const [example] = child.ends as [GivenAddress];
     return [
       {
         pattern: read.pattern,
@@ -159,7 +162,7 @@ const patternsIn = (branch: Branch, segments: string[], names: string[]): Found[
         whole: [],
         there: null,
         inner: below,
-        first: path[0]!,
+        first: firstOf(path),
       },
     ];
   };
@@ -190,7 +193,7 @@ const wholeIn = (pattern: Pattern, given: readonly string[][]): string[] =>
       const fits =
         words.length === pattern.segments.length &&
         pattern.segments.every((each, at) => each.kind !== "text" || each.text === words[at]);
-      return fits ? [words[i]!] : [];
+      return fits ? [sure(words[i])] : [];
     });
     return values.length > 0 && values.every((value) => /^\d+$/.test(value)) ? [segment.name] : [];
   });
@@ -221,7 +224,7 @@ const homeOf = (frame: Frame, first: string): { stack: Id; opener: Id } | null =
 
 /** The hub that new stacks become tabs of: the one the root holds. */
 const hubOf = (frame: Frame): Id | null =>
-  childrenOf(frame.nodes[frame.root]!).find((id) => frame.nodes[id]?.kind === "hub") ?? null;
+  childrenOf(nodeAt(frame, frame.root)).find((id) => frame.nodes[id]?.kind === "hub") ?? null;
 
 /**
  * What a list of addresses comes to in a frame: the patterns they have in common, and the screens and stacks that are new.
@@ -249,7 +252,7 @@ export const proposeAddresses = (frame: Frame, given: readonly GivenAddress[]): 
   }
   if (given.length > mostAddresses)
     unread.push({
-      line: given[mostAddresses]!.line,
+      line: sure(given[mostAddresses]).line,
       received: `${given.length} addresses`,
       expected: `at most ${mostAddresses} at once`,
     });
@@ -259,7 +262,7 @@ export const proposeAddresses = (frame: Frame, given: readonly GivenAddress[]): 
     if (home.ok)
       tree.unshift({
         pattern: home.pattern,
-        title: root.ends[0]!.title ?? "Home",
+        title: firstOf(root.ends).title ?? "Home",
         count: root.ends.length,
         example: "/",
         whole: [],
@@ -283,14 +286,14 @@ export const proposeAddresses = (frame: Frame, given: readonly GivenAddress[]): 
   const add = (lines: readonly string[], parent: Id, opener: Id | null): void => {
     const outline = readOutline(lines.join("\n"));
     if (!outline.ok || lines.length === 0) return;
-    const after = childrenOf(next.nodes[parent]!).at(-1) ?? null;
+    const after = childrenOf(nodeAt(next, parent)).at(-1) ?? null;
     const pasted = pasteLines(next, outline.lines, { parent, after, opener });
     if (!pasted.ok) return;
     const result = applySoundly(next, pasted.edit);
     if (!result.ok) return;
     lists.push(lines.join("\n"));
     edits.push(pasted.edit);
-    chosen ??= { id: pasted.built.tops[0]!, parent };
+    chosen ??= { id: firstOf(pasted.built.tops), parent };
     next = result.frame;
   };
   const groups = new Map<string, Found[]>();
@@ -304,7 +307,7 @@ export const proposeAddresses = (frame: Frame, given: readonly GivenAddress[]): 
   const hub = hubOf(frame);
   const isTab = (group: Found[]): boolean => linesOf(group, 0).length > 1;
   if (hub !== null) {
-    const node = frame.nodes[hub]!;
+    const node = nodeAt(frame, hub);
     let free = node.kind === "hub" ? heldBy(node, "limit") - node.children.length : 0;
     for (const group of homeless) {
       const tab = isTab(group) && free > 0;

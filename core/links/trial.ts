@@ -1,3 +1,4 @@
+import { sure } from "../frame/sure.js";
 import { targetOfLink, type Target } from "../address/addresses.js";
 import { idFrom } from "../edit/naming.js";
 import type { Frame } from "../frame/types.js";
@@ -66,7 +67,7 @@ export const tryEverywhere = (frame: Frame, view: View, url: string): Grid => {
     for (const tried of [row.cold, row.running]) {
       const outcome = outcomeOf(tried);
       if (!known.has(outcome)) known.set(outcome, known.size + 1);
-      numbers.set(tried, known.get(outcome)!);
+      numbers.set(tried, sure(known.get(outcome)));
     }
   return { facts, rows, numbers };
 };
@@ -86,7 +87,7 @@ export const runCase = (frame: Frame, kept: LinkCase): CaseRun => {
 };
 
 /** What is kept of a link's outcome: the screen with its params, what Back does from it, and what waits. */
-export const seeOf = ({ top, params, back, pending }: Snapshot): LinkCase["see"] => ({
+const seeOf = ({ top, params, back, pending }: Snapshot): LinkCase["see"] => ({
   top,
   ...(Object.keys(params).length && { params }),
   back,

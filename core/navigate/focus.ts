@@ -4,7 +4,7 @@ import type { Opens } from "../frame/parts.js";
 import type { ContainerEntry, Entry, PairEntry, Pane, StackEntry } from "./state.js";
 
 /** How an entry asks to appear: as its way in said, else as its node does in this view. */
-export const wishOf = ({ look }: Lens, entry: Entry): Opens => entry.opens ?? look(entry.node).opens;
+const wishOf = ({ look }: Lens, entry: Entry): Opens => entry.opens ?? look(entry.node).opens;
 
 /** Where the overlays on top of a stack begin: the entry before that is the topmost pushed one. The lowest is always pushed. */
 export const firstOverlay = (lens: Lens, { entries }: StackEntry): number => {

@@ -1,26 +1,5 @@
 import type { FactValue, Id, Need, Params } from "../frame/parts.js";
 
-/** What a note is of: one word for each kind of reason. */
-export const noteCodes = [
-  "closed",
-  "already-there",
-  "switched",
-  "unattached",
-  "ignored",
-  "wanting",
-  "draft-lost",
-  "after-loop",
-  "redirected",
-  "refused",
-  "swept",
-  "resumed",
-  "needs-loop",
-  "stuck",
-  "lost",
-  "base-skipped",
-] as const;
-export type NoteCode = (typeof noteCodes)[number];
-
 /** A node with the params it shows. */
 export interface Named {
   id: Id;
@@ -96,6 +75,9 @@ export interface NoteArgs {
   lost: { screen: Id; path: string };
   "base-skipped": { what: Id } & SkippedBy;
 }
+
+/** What a note is of: one word for each kind of reason. */
+export type NoteCode = keyof NoteArgs;
 
 /** Why the engine did what it did, as data: its words are made where it is printed. */
 export type Note = { [C in NoteCode]: { code: C; node: Id | null; args: NoteArgs[C] } }[NoteCode];

@@ -1,3 +1,4 @@
+import { sure } from "../frame/sure.js";
 import { type Fault, shown } from "../frame/fault.js";
 import { pointer } from "../frame/pointer.js";
 import type { EventKind, NavigationEvent } from "./event.js";
@@ -18,7 +19,7 @@ const size: Check = {
 };
 const row: Check = {
   expected: "the number of a row, from 1",
-  ok: (value) => Number.isInteger(value) && (value as number) >= 1,
+  ok: (value) => typeof value === "number" && Number.isInteger(value) && value >= 1,
 };
 const values: Check = {
   expected: "an object of texts",
@@ -36,7 +37,7 @@ const insets: Check = {
 };
 const oneOf = (...known: string[]): Check => ({
   expected: `one of ${known.join(", ")}`,
-  ok: (value) => known.includes(value as string),
+  ok: (value) => known.some((each) => each === value),
 });
 const maybe = (check: Check): Check => ({ ...check, optional: true });
 
@@ -62,6 +63,7 @@ const forms: Record<EventKind, Record<string, Check>> = {
 /** The same as lists: reading an event is part of every step. */
 const checks = new Map(Object.entries(forms).map(([kind, form]) => [kind, Object.entries(form)]));
 
+/** An event, or what is wrong with a value that should be one. */
 export type EventResult = { ok: true; event: NavigationEvent } | { ok: false; fault: Fault };
 
 /** Reads an event from any value; `at` is where it stands, as JSON Pointer segments. */
@@ -75,7 +77,7 @@ export const readEvent = (value: unknown, at: (string | number)[] = []): EventRe
   if (typeof kind !== "string" || !Object.hasOwn(forms, kind))
     return fail(["do"], kind, `one of ${Object.keys(forms).join(", ")}`, "Name the event in do.");
   const form = forms[kind as EventKind];
-  for (const [key, check] of checks.get(kind)!) {
+  for (const [key, check] of sure(checks.get(kind))) {
     const given = value[key];
     if (given === undefined ? !check.optional : !check.ok(given))
       return fail([key], given, check.expected, `Correct ${key} of this ${kind}.`);

@@ -81,7 +81,7 @@ export const atRoot = (run: Run, entry: Entry, narrow: boolean): Entry => {
 };
 
 /** An entry with what shows in it scrolled to the top; of a split pair both panes. */
-export const scrolledUp = (lens: Lens, entry: Entry, narrow: boolean): Entry => {
+const scrolledUp = (lens: Lens, entry: Entry, narrow: boolean): Entry => {
   if (entry.kind === "screen") return entry.ui.scroll === 0 ? entry : { ...entry, ui: { ...entry.ui, scroll: 0 } };
   if (entry.kind === "pair" && isSplit(lens, entry, narrow)) {
     const { list, detail } = entry;

@@ -1,6 +1,5 @@
 import { nameOf, plainName } from "../frame/names.js";
 import { needWords } from "../frame/needs.js";
-import type { Id } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
 import type { ClosedBy, IgnoredBy, Named, Note, NoteArgs, NoteCode, SkippedBy } from "../navigate/notes.js";
 
@@ -15,7 +14,8 @@ type TextsBy<U extends { why: string }> = { [W in U["why"]]: TextOf<Extract<U, {
 const by =
   <U extends { why: string }>(texts: TextsBy<U>): TextOf<U> =>
   (frame, args) => {
-    const text: TextOf<never> = texts[args.why as U["why"]];
+    const why: U["why"] = args.why;
+    const text: TextOf<never> = texts[why];
     return text(frame, args as never);
   };
 

@@ -41,7 +41,7 @@ export interface Seen {
  * Every screen entry of the stacks from an entry down along what shows in it, lowest first; a pair gives its list, then
  * its detail.
  */
-export const trailOf = (from: Entry): Id[] => {
+const trailOf = (from: Entry): Id[] => {
   const trail: Id[] = [];
   const walk = (entry: Entry, isOwn: boolean): void => {
     switch (entry.kind) {

@@ -1,3 +1,4 @@
+import { sure } from "../frame/sure.js";
 import { plainIcon } from "../frame/defaults.js";
 import { withoutParams } from "../frame/names.js";
 import { isId } from "../frame/ids.js";
@@ -21,6 +22,8 @@ export const kindOf = ({ kind, again }: OutlineLine, within: Within): LineKind |
 /** The id that a title gives, or a screen's id gives the stack around it, when the text names none. */
 export const derivedId = (title: string | null, taken: (id: Id) => boolean): Id =>
   idFrom(withoutParams(title ?? ""), taken);
+
+/** The id of a container that is made around a screen of its name, and is not taken. */
 export const derivedOuter = (inner: Id, within: Within, taken: (id: Id) => boolean): Id =>
   idFrom(`${inner} ${within === "hub" ? "tab" : "stack"}`, taken);
 
@@ -32,6 +35,7 @@ export interface Built {
   heads: Id[];
 }
 
+/** What lines make, or what is wrong with them. */
 export type BuildResult = { ok: true; built: Built } | { ok: false; faults: OutlineFault[] };
 
 class Builder {
@@ -93,8 +97,8 @@ class Builder {
   }
 
   private finalIds(line: OutlineLine): { outer: Id; inner: Id } {
-    const { outer, inner } = this.idsOf.get(line)!;
-    return { outer: this.final.get(outer)!, inner: this.final.get(inner)! };
+    const { outer, inner } = sure(this.idsOf.get(line));
+    return { outer: sure(this.final.get(outer)), inner: sure(this.final.get(inner)) };
   }
 
   /**
@@ -117,12 +121,18 @@ class Builder {
     return this.nodes[id] ?? this.frame?.nodes[id];
   }
 
+  private screen(id: Id): ScreenNode {
+    const node = sure(this.nodes[id]);
+    if (node.kind !== "screen") throw new Error(`${id} is no screen`);
+    return node;
+  }
+
   private lead(from: Id, to: Id): void {
-    this.nodes[from] = withWay(this.nodes[from] as ScreenNode, to, this.nodeAt(to)!);
+    this.nodes[from] = withWay(this.screen(from), to, sure(this.nodeAt(to)));
   }
 
   private shared(line: OutlineLine, within: Within, children: readonly Id[]): Id | null {
-    const asked = line.again!;
+    const asked = sure(line.again);
     const id = this.final.get(asked) ?? asked;
     const node = this.nodeAt(id);
     if (!node)
@@ -196,11 +206,12 @@ class Builder {
       const start = starts > 0 ? children[starts] : undefined;
       return { kind, ...common, children, ...(start !== undefined && { start }) };
     }
-    const [list, detail] = children as [Id, Id];
+    // a pair that lacks a side is told as a fault
+    const [list, detail] = children;
     const [rows, one] = [this.firstScreen(list), this.firstScreen(detail)];
     // a shared screen is led to from where it stands first
     if (rows && one && !this.repeated.has(one)) this.lead(rows, one);
-    return { kind, ...common, list, detail };
+    return { kind, ...common, ...(list !== undefined && { list }), ...(detail !== undefined && { detail }) };
   }
 
   /** The screen that a pane of the list itself starts with; a hub has no one screen that it is. */

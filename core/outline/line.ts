@@ -1,3 +1,5 @@
+import { keysOf } from "../frame/keys.js";
+import { sure, firstOf } from "../frame/sure.js";
 import { readPattern } from "../frame/pattern.js";
 import { isId } from "../frame/ids.js";
 import { shown } from "../frame/fault.js";
@@ -46,12 +48,14 @@ export interface OutlineLine extends Marks {
   at: Spot;
 }
 
+/** How an overlay opens, by the word behind the mark `^`. */
 export const overlayWords: Readonly<Record<string, Opens>> = {
   "": "sheet",
   dialog: "dialog",
   side: "side",
   fullscreen: "fullscreen",
 };
+/** What a line is said to be, by its sign. */
 export const kindSigns: Readonly<Record<string, LineKind>> = {
   "=": "hub",
   "|": "pair",
@@ -76,13 +80,13 @@ const idsOf = (text: string): Read => {
       expected: "a small letter, then letters and digits, 40 at most",
       remedy: "Choose another id, or leave it out: it is made from the name.",
     };
-  const [first, second] = parts as [Id, Id?];
+  const [first = "", second] = parts;
   return { marks: { ids: second === undefined ? { inner: first } : { outer: first, inner: second } } };
 };
 
 const overlay = (word: string): Read =>
   Object.hasOwn(overlayWords, word)
-    ? { marks: { opens: overlayWords[word]! } }
+    ? { marks: { opens: sure(overlayWords[word]) } }
     : {
         received: shown(`^${word}`),
         expected: "^ for a sheet, ^dialog, ^side or ^fullscreen",
@@ -98,7 +102,7 @@ const address = (path: string): Read => {
 
 /** The marks: what each looks like, and what it says. */
 const markForms: readonly MarkForm[] = [
-  { form: /^[=|:>.]$/, read: (token) => ({ marks: { kind: kindSigns[token]! } }) },
+  { form: /^[=|:>.]$/, read: (token) => ({ marks: { kind: sure(kindSigns[token]) } }) },
   { form: /^!$/, read: () => ({ marks: { start: true } }) },
   { form: /^\^[a-z]*$/, read: (token) => overlay(token.slice(1)) },
   { form: /^\*[a-z][a-z0-9-]*$/, read: (token) => ({ marks: { icon: token.slice(1) } }) },
@@ -109,6 +113,7 @@ const markForms: readonly MarkForm[] = [
 
 const formOf = (token: string): MarkForm | undefined => markForms.find(({ form }) => form.test(token));
 
+/** One line as it was read, with what is wrong in it. */
 export interface LineRead {
   name: string | null;
   marks: Marks;
@@ -137,7 +142,8 @@ const nameFault = (name: string | null, marks: Marks, spot: Spot): OutlineFault[
 /** The text of a quoted name; null where the quotes hold no text. */
 const unquoted = (text: string): string | null => {
   try {
-    return JSON.parse(text) as string;
+    const value: unknown = JSON.parse(text);
+    return typeof value === "string" ? value : null;
   } catch {
     return null;
   }
@@ -152,7 +158,7 @@ export const readLine = (text: string, line: number, indent: number): LineRead =
   const inQuotes = quoted.exec(text)?.[0];
   const tokens = [...text.matchAll(/\S+/g)].filter(({ index }) => index >= (inQuotes?.length ?? 0));
   let first = tokens.length;
-  while (first > 0 && formOf(tokens[first - 1]![0])) first -= 1;
+  while (first > 0 && formOf(sure(tokens[first - 1])[0])) first -= 1;
   const faults: OutlineFault[] = [];
   const marks: Marks = {};
   let name: string | null;
@@ -184,12 +190,12 @@ export const readLine = (text: string, line: number, indent: number): LineRead =
   }
   for (const token of tokens.slice(first)) {
     const spot = spotOf(token.index, token[0].length);
-    const read = formOf(token[0])!.read(token[0]);
+    const read = sure(formOf(token[0])).read(token[0]);
     if (!("marks" in read)) {
       faults.push({ ...spot, ...read });
       continue;
     }
-    const [key] = Object.keys(read.marks) as [keyof Marks];
+    const key = firstOf(keysOf(read.marks));
     if (marks[key] !== undefined)
       faults.push({
         ...spot,

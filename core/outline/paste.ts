@@ -1,6 +1,7 @@
+import { nodeAt, screenAt } from "../frame/nodes.js";
 import { addTops } from "../edit/add-tops.js";
 import type { Edit } from "../edit/edit.js";
-import type { Frame, ScreenNode } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import { buildLines, type Built, type Within } from "./build.js";
 import type { OutlineFault, OutlineLine } from "./line.js";
@@ -13,11 +14,12 @@ export interface Place {
   opener?: Id | null;
 }
 
+/** The edit that makes what lines name, or what is wrong with them. */
 export type PasteResult = { ok: true; edit: Edit; built: Built } | { ok: false; faults: OutlineFault[] };
 
 const withWaysFrom = (frame: Frame, opener: Id, { nodes, heads }: Built): Edit[] => {
-  const before = frame.nodes[opener] as ScreenNode;
-  const after = heads.reduce((screen, to) => withWay(screen, to, nodes[to] ?? frame.nodes[to]!), before);
+  const before = screenAt(frame, opener);
+  const after = heads.reduce((screen, to) => withWay(screen, to, nodes[to] ?? nodeAt(frame, to)), before);
   return (["body", "actions"] as const)
     .filter((key) => after[key] !== before[key])
     .map((key) => ({ kind: "set", node: opener, key, value: after[key] }));

@@ -1,5 +1,7 @@
+import { lastOf } from "../frame/sure.js";
 import { bulletIn, type OutlineFault, type OutlineLine, readLine, type Spot } from "./line.js";
 
+/** The lines of a list, or what is wrong with it. */
 export type OutlineResult = { ok: true; lines: OutlineLine[] } | { ok: false; faults: OutlineFault[] };
 
 /** A tab is as wide as this many spaces. */
@@ -28,7 +30,7 @@ const indentFault = (open: readonly Open[], width: number, spot: Spot): OutlineF
       expected: `${deepest} at most`,
       remedy: "Lay it out flatter.",
     };
-  if (open.at(-1)!.width === width) return null;
+  if (lastOf(open).width === width) return null;
   return {
     ...spot,
     received: `a line that begins ${width} in`,
@@ -67,8 +69,8 @@ export const readOutline = (text: string): OutlineResult => {
       break;
     }
     if (open.length === 0) open = [{ width, lines: top }];
-    else if (last && width > open.at(-1)!.width) open.push({ width, lines: last.lines });
-    else while (open.length > 1 && width < open.at(-1)!.width) open.pop();
+    else if (last && width > lastOf(open).width) open.push({ width, lines: last.lines });
+    else while (open.length > 1 && width < lastOf(open).width) open.pop();
     const wrong = indentFault(open, width, spot);
     if (wrong) {
       faults.push(wrong);
@@ -77,7 +79,7 @@ export const readOutline = (text: string): OutlineResult => {
     const read = readLine(said, i + 1, begin + bullet);
     faults.push(...read.faults);
     last = { name: read.name, ...read.marks, lines: [], at: spot };
-    open.at(-1)!.lines.push(last);
+    lastOf(open).lines.push(last);
   }
   if (count === 0)
     faults.push({

@@ -1,7 +1,9 @@
+import { nodeAt, stackAt } from "../frame/nodes.js";
+import { firstOf, sure } from "../frame/sure.js";
 import { childrenOf, startOf, plainIcon } from "../frame/defaults.js";
 import type { Part } from "../edit/part.js";
 import { eachLead } from "../frame/references.js";
-import type { Frame, HubNode, Node, ScreenNode, StackNode } from "../frame/types.js";
+import type { Frame, Node, StackNode } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import { derivedId, derivedOuter, type Within } from "./build.js";
 import { kindSigns, overlayWords, takesColon, writeName } from "./line.js";
@@ -32,13 +34,13 @@ const branchesOf = (frame: Frame, stack: StackNode): Branch[] => {
   for (const seed of start === undefined ? [] : [start, ...stack.children]) {
     if (branches.has(seed)) continue;
     const queue = [branch(seed)];
-    tops.push(queue[0]!);
+    tops.push(firstOf(queue));
     for (const at of queue) {
-      const node = frame.nodes[at.id]!;
+      const node = nodeAt(frame, at.id);
       if (node.kind !== "screen") continue;
       const found = new Set<Id>();
       eachLead(node, (to) => places.has(to) && !branches.has(to) && found.add(to));
-      at.beneath = [...found].sort((a, b) => places.get(a)! - places.get(b)!).map(branch);
+      at.beneath = [...found].sort((a, b) => sure(places.get(a)) - sure(places.get(b))).map(branch);
       queue.push(...at.beneath);
     }
   }
@@ -59,16 +61,16 @@ class Writer {
   constructor(private readonly frame: Frame) {}
 
   private node(id: Id): Node {
-    return this.frame.nodes[id]!;
+    return nodeAt(this.frame, id);
   }
 
   /** The screen and the branches that make a stack one that starts with a screen of its own name; else null. */
   private ownOf(stack: StackNode): { screen: Id; beneath: Branch[] } | null {
     const first = startOf(stack);
     const node = first === undefined ? undefined : this.node(first);
-    if (node?.kind !== "screen" || node.title !== stack.title || node.opens || this.taken.has(first!)) return null;
+    if (node?.kind !== "screen" || node.title !== stack.title || node.opens || this.taken.has(sure(first))) return null;
     const [own, ...others] = branchesOf(this.frame, stack);
-    return own?.id === first && others.length === 0 ? { screen: first!, beneath: own!.beneath } : null;
+    return own?.id === first && others.length === 0 ? { screen: sure(first), beneath: sure(own).beneath } : null;
   }
 
   /** Whether a stack and the screen it starts with need no ids on lines of their own, and do on one line. */
@@ -93,11 +95,12 @@ class Writer {
     }
     const found = node.kind === "stack" ? this.ownOf(node) : null;
     const own = found && !this.isPlainerLong(id, found.screen, within) ? found : null;
-    const screen = own ? (this.node(own.screen) as ScreenNode) : node.kind === "screen" ? node : null;
+    const head = own ? this.node(own.screen) : node;
+    const screen = head.kind === "screen" ? head : null;
     const inner = own?.screen ?? id;
     const marks = [
       ...this.kindMark(node, own !== null, within),
-      ...(node.opens && node.opens !== "push" ? [overlaySign[node.opens]!] : []),
+      ...(node.opens && node.opens !== "push" ? [sure(overlaySign[node.opens])] : []),
       ...(within === "hub" && node.tab?.icon !== undefined && node.tab.icon !== plainIcon ? [`*${node.tab.icon}`] : []),
       ...(starts ? ["!"] : []),
       ...(screen?.path !== undefined ? [screen.path] : []),
@@ -107,7 +110,7 @@ class Writer {
     if (own) return this.branches(own.beneath, "stack", depth + 1);
     if (node.kind === "stack") return this.branches(branchesOf(this.frame, node), "stack", depth + 1);
     if (node.kind === "screen") return this.branches(beneath, within, depth + 1);
-    const first = node.kind === "hub" ? startOf(node as HubNode) : undefined;
+    const first = node.kind === "hub" ? startOf(node) : undefined;
     this.branches(
       childrenOf(node).map((child) => ({ id: child, beneath: [] })),
       node.kind,
@@ -124,9 +127,9 @@ class Writer {
   }
 
   private kindMark(node: Node, isOwn: boolean, within: Within): string[] {
-    if (node.kind === "hub" || node.kind === "pair") return [sign[node.kind]!];
-    if (node.kind === "stack") return isOwn ? (within === "stack" ? [sign.own!] : []) : [sign.stack!];
-    return within === "stack" ? [] : [sign.alone!];
+    if (node.kind === "hub" || node.kind === "pair") return [sure(sign[node.kind])];
+    if (node.kind === "stack") return isOwn ? (within === "stack" ? [sure(sign.own)] : []) : [sure(sign.stack)];
+    return within === "stack" ? [] : [sure(sign.alone)];
   }
 
   private idMark(inner: Id, outer: Id | null, title: string | null, within: Within): string[] {
@@ -162,7 +165,7 @@ export const writeOutline = (frame: Frame, parts: readonly Part[]): string => {
         : (node ? childrenOf(node).filter((id) => ids.includes(id)) : ids).map((id) => ({ id, beneath: [] }));
     // the root is no part of another frame: what stands in it is
     if (parent === null && ids.includes(frame.root))
-      writer.branches(branchesOf(frame, frame.nodes[frame.root] as StackNode), "stack", 0);
+      writer.branches(branchesOf(frame, stackAt(frame, frame.root)), "stack", 0);
     writer.branches(
       branches.filter(({ id }) => id !== frame.root),
       within(parent),

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from "../frame/sure.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
@@ -57,9 +58,9 @@ export const fitPlan = (
       }
     if (widest) return spread(...widest);
   }
-  const rows = planLayout(frame, { ...common, sizes: sized(96, cardShapes[0]!), pictured: kept });
+  const rows = planLayout(frame, { ...common, sizes: sized(96, firstOf(cardShapes)), pictured: kept });
   if (Object.keys(frame.nodes).length > mostFitted) return rows;
   // title rows save height; where that is not what lacks, the smallest cards tell more in the same width
-  const cards = planLayout(frame, { ...common, sizes: sized(cardWidths.at(-1)!, cardShapes.at(-1)!) });
+  const cards = planLayout(frame, { ...common, sizes: sized(lastOf(cardWidths), lastOf(cardShapes)) });
   return cards.width <= rows.width && cards.height <= 1.6 * room.height ? cards : rows;
 };

@@ -38,6 +38,7 @@ export class CardBox implements Card {
   ) {}
 }
 
+/** A container that is measured, with what stands in it. */
 export class PlateBox {
   x = 0;
   y = 0;
@@ -55,8 +56,10 @@ export class PlateBox {
   ) {}
 }
 
+/** Anything that is measured. */
 export type Box = CardBox | PlateBox;
 
+/** How a plan is laid out. */
 export interface PlanOptions {
   sizes?: PlanSizes;
   /** Added to the width of each tab of a hub that is itself no tab, px: spreads the plan over room that is left. */

@@ -50,6 +50,7 @@ export interface CoverStrip extends Placed {
   depth: number;
 }
 
+/** Where everything stands on the plan, px. */
 export interface PlanLayout {
   width: number;
   height: number;

@@ -19,6 +19,7 @@ export interface PlanSizes {
   gutter: number;
 }
 
+/** What things measure on the plan where nothing else is asked, px. */
 export const planSizes: PlanSizes = {
   card: { width: 96, height: 134 },
   row: { width: 148, height: 26 },

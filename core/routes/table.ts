@@ -1,3 +1,4 @@
+import { nodeAt } from "../frame/nodes.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
@@ -66,4 +67,4 @@ const rowOf = (frame: Frame, view: View, way: Way): WayRow => {
 
 /** All ways out of these nodes, else of the whole frame, in the order of its nodes; each is taken to see what it does. */
 export const wayRows = (frame: Frame, view: View, ids: readonly Id[] = Object.keys(frame.nodes)): WayRow[] =>
-  ids.flatMap((id) => waysOut(id, frame.nodes[id]!).map((way) => rowOf(frame, view, way)));
+  ids.flatMap((id) => waysOut(id, nodeAt(frame, id)).map((way) => rowOf(frame, view, way)));

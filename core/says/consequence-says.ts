@@ -1,3 +1,4 @@
+import { firstOf } from "../frame/sure.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Consequences } from "../explore/consequences.js";
@@ -24,7 +25,7 @@ const backWords = (frame: Frame, back: LadderPath): string => {
 /** What a change does to a node, in a few words each, the gravest first; empty when nothing a person sees is other than before. */
 export const consequenceSays = (frame: Frame, view: View, consequences: Consequences): string[] => {
   const { faults, bars, tab, header, overlay, back, changed, broken, loose, needs } = consequences;
-  if (faults.length) return [faults[0]!.received, faults[0]!.remedy];
+  if (faults.length) return [firstOf(faults).received, firstOf(faults).remedy];
   const said: string[] = [];
   for (const { id, need } of needs.added) {
     const i = frame.nodes[id]?.needs?.indexOf(need) ?? -1;

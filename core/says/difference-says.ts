@@ -1,3 +1,6 @@
+import { heldBy } from "../frame/held.js";
+import { asRecord, keysOfAll } from "../frame/keys.js";
+import { nodeAt } from "../frame/nodes.js";
 import { childrenOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { parentsOf } from "../frame/frame-index.js";
@@ -35,7 +38,7 @@ const cameOrWent = (one: Frame, other: Frame, say: (id: Id, where: string, insid
   const isNew = (id: Id): boolean => Object.hasOwn(one.nodes, id) && !Object.hasOwn(other.nodes, id);
   const count = (id: Id, seen: Set<Id>): number => {
     let sum = 0;
-    for (const child of childrenOf(one.nodes[id]!))
+    for (const child of childrenOf(nodeAt(one, id)))
       if (isNew(child) && !seen.has(child)) {
         seen.add(child);
         sum += 1 + count(child, seen);
@@ -63,16 +66,15 @@ const actionsSay = (before: readonly Action[], after: readonly Action[]): string
 };
 
 const keySays = (before: Frame, after: Frame, id: Id, key: string): string => {
-  const [was, is] = [before.nodes[id]!, after.nodes[id]!] as unknown as Record<string, unknown>[];
-  if (key === "title") return `called ${JSON.stringify(is![key] ?? id)}, was ${JSON.stringify(was![key] ?? id)}`;
-  if (key === "actions" || key === "extras")
-    return actionsSay((was![key] ?? []) as Action[], (is![key] ?? []) as Action[]);
-  if (key === "path") return is![key] === undefined ? "no address any more" : `address ${String(is![key])}`;
+  const [was, is] = [nodeAt(before, id), nodeAt(after, id)];
+  if (key === "title") return `called ${JSON.stringify(is.title ?? id)}, was ${JSON.stringify(was.title ?? id)}`;
+  if (key === "actions" || key === "extras") return actionsSay(heldBy(was, key) ?? [], heldBy(is, key) ?? []);
+  const own = asRecord(is)[key];
+  if (key === "path") return own === undefined ? "no address any more" : `address ${String(own)}`;
   const setting = settings.find((each) => each.key === key);
   if (!setting) return key === "tab" ? "another tab look" : key === "body" ? "another body" : `another ${key}`;
-  const node = after.nodes[id]!;
-  const isSet = isSetHere(node, key);
-  const value = isSet ? is![key] : setting.fallback(after, node);
+  const isSet = isSetHere(is, key);
+  const value = isSet ? own : setting.fallback(after, is);
   const named = typeof value === "string" && Object.hasOwn(after.nodes, value) ? plainName(after, value) : null;
   return `${setting.label.toLowerCase()} ${named ?? valueSays(after, setting, value)}${isSet ? "" : ", as by default"}`;
 };
@@ -80,12 +82,12 @@ const keySays = (before: Frame, after: Frame, id: Id, key: string): string => {
 const places = new Set(["children", "list", "detail", "kind"]);
 
 const nodeSays = (before: Frame, after: Frame, id: Id): string[] => {
-  const [was, is] = [before.nodes[id]!, after.nodes[id]!];
+  const [was, is] = [nodeAt(before, id), nodeAt(after, id)];
   if (was === is) return [];
   const name = plainName(after, id);
   const said: string[] = [];
   if (was.kind !== is.kind) said.push(`${name} is a ${is.kind} now, was a ${was.kind}`);
-  const keys = new Set([...Object.keys(was), ...Object.keys(is)]) as Set<keyof Node>;
+  const keys = keysOfAll<Node>(was, is);
   for (const key of keys)
     if (!places.has(key) && !equal(was[key], is[key])) said.push(`${name}: ${keySays(before, after, id, key)}`);
   const [a, b] = [childrenOf(was), childrenOf(is)];
@@ -119,7 +121,7 @@ export const differencesOf = (before: Frame, after: Frame): Difference[] => {
     }
     for (const says of nodeSays(before, after, id)) changed.push({ id, says });
   }
-  const fields = new Set([...Object.keys(before), ...Object.keys(after)]) as Set<keyof Frame>;
+  const fields = keysOfAll(before, after);
   const framed = [...fields]
     .filter((key) => key !== "nodes" && key !== "format" && !equal(before[key], after[key]))
     .map((key) => ({

@@ -9,7 +9,7 @@ import { plainName } from "../frame/names.js";
 import { nodeAt, nodeIn } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
 import { type PropertyKey, propertyKeys, propertyOf } from "../frame/properties.js";
-import { firstOf } from "../frame/sure.js";
+import { firstOf, lastOf, sure } from "../frame/sure.js";
 import { tabsOf } from "../frame/tabs.js";
 import type { Frame, HubNode, Node, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
@@ -114,7 +114,7 @@ const bars: Says = ({ frame, id, look, shown }) => {
     return stays ? `nothing to hide here: the ${stays.face} stays` : "the bars around it go while it is on top";
   }
   if (seen) return `the ${seen.face} of ${plainName(frame, seen.hub)} stays`;
-  return around.length ? `the ${around.at(-1)!.face} stays` : "covered all the same: it stands beside the hub";
+  return around.length ? `the ${lastOf(around).face} stays` : "covered all the same: it stands beside the hub";
 };
 
 const header: Says = ({ frame, id, node, look, shown }) => {
@@ -128,11 +128,11 @@ const header: Says = ({ frame, id, node, look, shown }) => {
   if (headers.length > 1)
     return `${headers.length} strips stack up: ${list(headers.map(({ by }) => plainName(frame, by)))} draw one each`;
   const [only] = headers;
-  return only!.close
+  return sure(only).close
     ? "one strip, with a close"
-    : only!.back
+    : sure(only).back
       ? "one strip, with Back in it"
-      : only!.menu
+      : sure(only).menu
         ? "one strip, with the drawer's button"
         : "one strip; nothing lies beneath, so no Back in it";
 };

@@ -1,3 +1,4 @@
+import { nodeAt } from "../frame/nodes.js";
 import type { Part } from "../edit/part.js";
 import { heldBy } from "../frame/held.js";
 import { propertyKeys, propertyOf } from "../frame/properties.js";
@@ -13,8 +14,8 @@ const isStart = (frame: Frame, { id, parent }: Part): boolean => {
 
 /** What a node is in the structure: its kind, what holds it, how it opens, and whether its stack starts with it. */
 const likeness = (frame: Frame, part: Part): string => {
-  const node = frame.nodes[part.id]!;
-  const holder = part.parent === null ? null : frame.nodes[part.parent]!.kind;
+  const node = nodeAt(frame, part.id);
+  const holder = part.parent === null ? null : nodeAt(frame, part.parent).kind;
   const said = propertyKeys.flatMap((key) => (propertyOf(key).parts ? [heldBy(node, key)] : []));
   return JSON.stringify([node.kind, holder, ...said, holder === "stack" && isStart(frame, part)]);
 };
@@ -24,8 +25,8 @@ const everyPart = (frame: Frame): Part[] =>
 
 /** All nodes of the same kind, each once. */
 export const sameKind = (frame: Frame, { id }: Part): Part[] => {
-  const { kind } = frame.nodes[id]!;
-  return everyPart(frame).filter((part) => frame.nodes[part.id]!.kind === kind && part.id !== frame.root);
+  const { kind } = nodeAt(frame, id);
+  return everyPart(frame).filter((part) => nodeAt(frame, part.id).kind === kind && part.id !== frame.root);
 };
 
 /** All nodes that are like this one: of its kind, opened as it is, in such a container. */
@@ -36,4 +37,4 @@ export const alike = (frame: Frame, part: Part): Part[] => {
 
 /** What stands beside it, itself among it. */
 export const siblings = (frame: Frame, { id, parent }: Part): Part[] =>
-  parent === null ? [{ id, parent }] : childrenOf(frame.nodes[parent]!).map((child: Id) => ({ id: child, parent }));
+  parent === null ? [{ id, parent }] : childrenOf(nodeAt(frame, parent)).map((child: Id) => ({ id: child, parent }));

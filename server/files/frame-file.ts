@@ -1,21 +1,16 @@
+import { messageOf } from "../errors.js";
 import { randomUUID } from "node:crypto";
 import { closeSync } from "node:fs";
 import { open } from "node:fs/promises";
 import { basename } from "node:path";
-import { differencesOf, editBetween, equal, type Frame, plainFrame, writeFrame } from "../../core/index.js";
+import { differencesOf, editBetween, equal, type Frame, plainFrame, writeFrame, sure } from "../../core/index.js";
 import { mostBytes } from "../../shape/json.js";
 import { readFrame } from "../../shape/read.js";
 import type { SaveRequest } from "../../shape/edits.js";
 import { isSameLook, type Look, lookAt } from "./look.js";
 import { Replaced } from "./replaced.js";
-import type { FileStanding, FileState } from "./state.js";
+import type { AtRevision, FileStanding, FileState } from "./state.js";
 import { writeWhole } from "./write-whole.js";
-
-/** A frame as it is at one of its revisions. */
-export interface AtRevision {
-  revision: number;
-  frame: Frame;
-}
 
 /** What a file needs of the frame that is kept in it. */
 export interface Kept {
@@ -121,10 +116,10 @@ export class FrameFile {
         return this.stand({ is: "gone" });
       }
       const isSame = !isFirst && this.known !== null && isSameLook(look, this.known.look);
-      if (isSame && this.known!.settled) return;
+      if (isSame && sure(this.known).settled) return;
       const bytes = await readUpTo(this.path, mostBytes + 1);
-      if (isSame && bytes.equals(this.known!.bytes)) {
-        this.known!.settled = Date.now() - this.known!.at > sameTick;
+      if (isSame && bytes.equals(sure(this.known).bytes)) {
+        sure(this.known).settled = Date.now() - sure(this.known).at > sameTick;
         return;
       }
       await this.read(look, bytes, isFirst);
@@ -136,7 +131,7 @@ export class FrameFile {
   /** Something came in between: nothing is known of the file now, so that the next look reads it anew and brings both together. */
   private lose(error: unknown): void {
     this.known = null;
-    this.stand({ is: "out of reach", why: (error as Error).message });
+    this.stand({ is: "out of reach", why: messageOf(error) });
   }
 
   /** What another hand wrote to a file that had just been replaced is taken in too, as a change of what had stood there. */
@@ -224,7 +219,7 @@ export class FrameFile {
       }
       if (written.replaced !== null)
         this.replaced.push(
-          new Replaced(written.replaced, this.known!.bytes, { revision: this.revision, frame: this.base }),
+          new Replaced(written.replaced, sure(this.known).bytes, { revision: this.revision, frame: this.base }),
         );
       this.know(written.look, Buffer.from(text));
       this.base = plainFrame(frame);

@@ -1,3 +1,4 @@
+import { codeOf } from "../errors.js";
 import type { BigIntStats } from "node:fs";
 import { stat } from "node:fs/promises";
 
@@ -19,7 +20,7 @@ export const lookAt = async (path: string): Promise<Look | null> => {
   try {
     return lookOf(await stat(path, { bigint: true }));
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === "ENOENT") return null;
+    if (codeOf(error) === "ENOENT") return null;
     throw error;
   }
 };

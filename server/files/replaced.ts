@@ -1,6 +1,6 @@
 import { closeSync, fstatSync, readSync } from "node:fs";
 import type { Frame } from "../../core/index.js";
-import type { AtRevision } from "./frame-file.js";
+import type { AtRevision } from "./state.js";
 import { mostBytes } from "../../shape/json.js";
 
 /** Another hand that had the file open may still write to it for so long after it was replaced, ms. */

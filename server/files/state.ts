@@ -1,4 +1,10 @@
-import type { Fault } from "../../core/index.js";
+import type { Fault, Frame } from "../../core/index.js";
+
+/** A frame as it is at one of its revisions. */
+export interface AtRevision {
+  revision: number;
+  frame: Frame;
+}
 
 /** How a frame and the file it is kept in stand to one another. */
 export type FileStanding =

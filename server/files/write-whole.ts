@@ -1,3 +1,4 @@
+import { codeOf } from "../errors.js";
 import { channel } from "node:diagnostics_channel";
 import { closeSync, fstatSync, openSync, renameSync, statSync } from "node:fs";
 import { open, rm, stat } from "node:fs/promises";
@@ -28,7 +29,7 @@ const expectedAt = (path: string, expected: Look | null): { file: number | null 
     closeSync(file);
     return null;
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code !== "ENOENT") throw error;
+    if (codeOf(error) !== "ENOENT") throw error;
     return expected === null ? { file: null } : null;
   }
 };

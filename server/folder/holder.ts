@@ -1,3 +1,4 @@
+import { codeOf } from "../errors.js";
 import { readFileSync, readlinkSync } from "node:fs";
 import { hostname } from "node:os";
 
@@ -34,8 +35,8 @@ export const ownHolder = (token: string): Holder => ({
 /** A holder from what it wrote of itself; null for what nobody wrote. */
 export const readHolder = (text: string): Holder | null => {
   try {
-    const holder = JSON.parse(text) as Partial<Holder> | null;
-    return typeof holder === "object" && typeof holder?.token === "string" ? (holder as Holder) : null;
+    const holder: Holder | null = JSON.parse(text);
+    return typeof holder === "object" && typeof holder?.token === "string" ? holder : null;
   } catch {
     return null;
   }
@@ -49,7 +50,7 @@ const isAlive = (pid: number): boolean => {
     process.kill(pid, 0);
     return true;
   } catch (error) {
-    return (error as NodeJS.ErrnoException).code === "EPERM";
+    return codeOf(error) === "EPERM";
   }
 };
 

@@ -1,3 +1,4 @@
+import { sure } from "../../core/index.js";
 import type { Response } from "express";
 import type { FrameStore, Happening } from "./store.js";
 
@@ -28,7 +29,7 @@ export const follow = async (
     if (known === null) return void waiting.push(happening);
     if (happening.kind === "revisions") {
       // what it has by now already need not be told again
-      const edits = happening.edits.filter(({ number }) => number > known!);
+      const edits = happening.edits.filter(({ number }) => number > sure(known));
       if (edits.length === 0) return;
       known = happening.revision;
       return write(`id: ${known}\ndata: ${JSON.stringify({ ...happening, edits })}\n\n`);

@@ -1,3 +1,4 @@
+import { sure } from "../../core/index.js";
 import { useEffect, useMemo, useSyncExternalStore } from "react";
 
 /** Something that can be done, by its key or by being found. */
@@ -65,7 +66,7 @@ interface Pressed {
 /** Whether a key press is what `keys` names. A sign such as + may need Shift on some keyboards, so there it is not asked for. */
 export const isPressed = (keys: string, event: Pressed): boolean => {
   const parts = keys.split(" ");
-  const key = parts.pop()!;
+  const key = sure(parts.pop());
   const isSign = key.length === 1 && key.toLowerCase() === key.toUpperCase();
   return (
     event.key.toLowerCase() === key.toLowerCase() &&

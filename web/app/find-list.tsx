@@ -11,7 +11,7 @@ import {
   placesOf,
 } from "../../core/index.js";
 import { type Command, useCommandsNow } from "./commands.js";
-import type { FindKeys } from "./finder.js";
+import type { FindKeys } from "./find-keys.js";
 import { useEditing, useOpenFrame } from "./open-frame.js";
 import { useChosen } from "./place.js";
 import { usePlace } from "./places.js";

@@ -1,13 +1,8 @@
+import type { FindKeys } from "./find-keys.js";
 import { type KeyboardEvent, Suspense, useEffect, useRef, useState } from "react";
 import { later } from "../parts/later.js";
 
 const FindList = later(() => import("./find-list.js"));
-
-/** What the list of what was found answers to keys. */
-export interface FindKeys {
-  move: (by: number) => void;
-  take: () => void;
-}
 
 /** The find box: any screen, container, action, address, setting or command by a few letters. */
 export function Finder() {
@@ -67,7 +62,7 @@ export function Finder() {
           setOpen(true);
         }}
         onFocus={(event) => {
-          before.current = event.relatedTarget as HTMLElement | null;
+          before.current = event.relatedTarget instanceof HTMLElement ? event.relatedTarget : null;
           setOpen(true);
         }}
         onBlur={leave}

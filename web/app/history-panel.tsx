@@ -1,3 +1,4 @@
+import { lastOf } from "../../core/index.js";
 import { Suspense, useState } from "react";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
@@ -59,9 +60,14 @@ function Revisions({ onClose }: { onClose: () => void }) {
       request(`${framePath(id)}/revisions/${number}/label`, { method: "PUT", body: { label } }).then(() => mutate()),
     );
 
-  if (error && !data) return <p className="text-clay">The changes cannot be read now: {(error as Error).message}</p>;
+  if (error && !data)
+    return (
+      <p className="text-clay">
+        The changes cannot be read now: {error instanceof Error ? error.message : String(error)}
+      </p>
+    );
   if (!data) return <p className="text-ink-2">Reading the changes …</p>;
-  const older = data.length >= most && data.at(-1)!.number > 1;
+  const older = data.length >= most && lastOf(data).number > 1;
   return (
     <>
       <ol className="flex flex-col">

@@ -15,7 +15,7 @@ export const useOpenFrame = (): OpenFrame => {
   return opened;
 };
 
-const useExternal = <T, P>(external: External<T>, part: (value: T) => P): P =>
+const useExternal = <T extends object, P>(external: External<T>, part: (value: T) => P): P =>
   useSyncExternalStore(external.subscribe, () => part(external.get()));
 
 /** A part of what is edited; the component follows that part alone. So do the two beside it. */

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
-import { targetsOf, type View } from "../../core/index.js";
-import { type Panel, panels } from "../data/selection.js";
+import { targetsOf, type View, firstOf } from "../../core/index.js";
+import { panels } from "../data/selection.js";
 import { useEditing, useLive, useOpenFrame, useSelection } from "./open-frame.js";
 
 const usual = "390x844";
@@ -24,7 +24,8 @@ export const usePanelInAddress = (): void => {
     if (first.current) {
       first.current = false;
       const asked = params.get("panel");
-      if (asked && (panels as readonly string[]).includes(asked)) opened.selection.showPanel(asked as Panel);
+      const panel = panels.find((each) => each === asked);
+      if (panel) opened.selection.showPanel(panel);
       if (params.get("targets") === "all") opened.live.showAllTargets(true);
       return;
     }
@@ -45,7 +46,7 @@ export const usePanelInAddress = (): void => {
 /** Keeps the device's view in the page's address. */
 export const useViewInAddress = (): void => {
   const view = useLive((live) => live.device.view);
-  const first = useEditing((edited) => targetsOf(edited.frame)[0]!.id);
+  const first = useEditing((edited) => firstOf(targetsOf(edited.frame)).id);
   const [, setParams] = useSearchParams();
   const { width, height, target } = view;
   useEffect(() => {

@@ -14,6 +14,7 @@ import {
   targetIn,
   targetsOf,
   type View,
+  sure,
 } from "../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 import { useDark } from "../app/theme.js";
@@ -76,10 +77,10 @@ export function Companion({ onFold }: { onFold: () => void }) {
   };
   const toBand = (id: string) => {
     const i = bandsOf(frame).findIndex((band) => band.id === id);
-    const from = bandsOf(frame)[i]!.from;
+    const from = sure(bandsOf(frame)[i]).from;
     const next = bandsOf(frame)[i + 1]?.from;
     const width =
-      Math.max(from, Math.min(bandWidths[Math.min(i, 2)]!, next === undefined ? Infinity : next - 1)) || 390;
+      Math.max(from, Math.min(sure(bandWidths[Math.min(i, 2)]), next === undefined ? Infinity : next - 1)) || 390;
     opened.live.setView({ width, height: i === 0 ? 844 : Math.round(width * (i === 1 ? 1.2 : 0.72)) });
   };
 
@@ -156,7 +157,7 @@ export function Companion({ onFold }: { onFold: () => void }) {
                 {!shown && <GoesOn />}
                 {shown && (
                   <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">
-                    after {ghost! + 1} × Back
+                    after {sure(ghost) + 1} × Back
                   </span>
                 )}
               </div>

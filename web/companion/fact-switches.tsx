@@ -1,5 +1,5 @@
 import { Switch } from "radix-ui";
-import { factsOf, factValues, valueWord } from "../../core/index.js";
+import { factsOf, factValues, valueWord, sure } from "../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 
 /** The facts as they are on the device, each with a switch of its own. */
@@ -12,7 +12,7 @@ export function FactSwitches() {
     <div role="group" aria-label="Facts" className="flex max-h-16 flex-wrap gap-x-3 gap-y-1 overflow-y-auto">
       {factsOf(frame).map((fact) => {
         const values = factValues(fact);
-        const is = facts[fact.id]!;
+        const is = sure(facts[fact.id]);
         return typeof values[0] === "boolean" ? (
           <label key={fact.id} className="flex items-center gap-1.5">
             <Switch.Root
@@ -34,7 +34,7 @@ export function FactSwitches() {
                 opened.live.send({
                   do: "fact",
                   id: fact.id,
-                  is: values.find((value) => String(value) === event.target.value)!,
+                  is: sure(values.find((value) => String(value) === event.target.value)),
                 })
               }
             >

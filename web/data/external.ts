@@ -1,3 +1,5 @@
+import { keysOf } from "../../core/index.js";
+
 /** Watchers to be told once what is being done together is done; null while nothing is. */
 let due: Set<() => void> | null = null;
 
@@ -14,7 +16,7 @@ export const together = <T>(work: () => T): T => {
 };
 
 /** A value outside React that components follow: read by `get`, watched by `subscribe`. */
-export class External<T> {
+export class External<T extends object> {
   private readonly watchers = new Set<() => void>();
 
   constructor(private value: T) {}
@@ -29,7 +31,7 @@ export class External<T> {
   /** Changes some of the value; what is the same already tells nobody. */
   set(change: Partial<T>): void {
     const next = { ...this.value, ...change };
-    const isSame = (Object.keys(change) as (keyof T)[]).every((key) => Object.is(this.value[key], next[key]));
+    const isSame = keysOf(change).every((key) => Object.is(this.value[key], next[key]));
     if (isSame) return;
     this.value = next;
     for (const watcher of this.watchers)

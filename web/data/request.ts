@@ -25,18 +25,14 @@ export const request = async <T>(
   const text = await response.text();
   const json = (): Record<string, unknown> => {
     try {
-      return JSON.parse(text) as Record<string, unknown>;
+      return JSON.parse(text);
     } catch {
       return {};
     }
   };
   if (!response.ok) {
-    const problem = json();
-    const {
-      title = response.statusText,
-      detail = "",
-      faults,
-    } = problem as { title?: string; detail?: string; faults?: Fault[] };
+    const problem: Record<string, unknown> & { title?: string; detail?: string; faults?: Fault[] } = json();
+    const { title = response.statusText, detail = "", faults } = problem;
     // what stands between answers 502 to 504 when the server is away
     throw new ProblemError(
       response.status >= 502 && response.status <= 504 ? 0 : response.status,

@@ -9,6 +9,7 @@ import {
   type Renames,
   thenRenamed,
   withoutClashes,
+  sure,
 } from "../../core/index.js";
 import type { Aside } from "./aside.js";
 import { together } from "./external.js";
@@ -89,6 +90,9 @@ const madeOn = (frame: Frame, queue: readonly Queued[]): { frame: Frame; kept: Q
 const mostAtOnce = 100;
 /** An edit that the server fails at is tried so many times in all. */
 const mostTries = 3;
+/** What was missed, as the server tells it with a stale edit. */
+const missedIn = ({ body }: ProblemError): Missed[] => (Array.isArray(body.missed) ? body.missed : []);
+
 const problemSays = (frame: Frame, { title, detail, faults }: ProblemError): string =>
   [`${title}.`, detail, faults[0] ? faultSays(frame, faults[0]) : ""].filter(Boolean).join(" ");
 
@@ -178,7 +182,7 @@ export class Sync {
       if (this.state === "away") void this.flush();
     };
     this.live.onmessage = ({ data }) => {
-      const said = JSON.parse(data as string) as Said;
+      const said: Said = JSON.parse(data);
       // whoever shows the frame is told once of what one message brings
       together(() => {
         if (said.kind === "revisions") this.hear(said.revision, said.edits ?? []);
@@ -240,7 +244,7 @@ export class Sync {
         this.queued(this.queue.filter((queued) => !edits.includes(queued)));
       });
     } catch (error) {
-      await this.failed(error as Error, edits);
+      await this.failed(error, edits);
     } finally {
       this.sending = false;
     }
@@ -248,12 +252,11 @@ export class Sync {
     if (this.queue.length && this.state !== "away") void this.flush();
   }
 
-  private async failed(error: Error, edits: readonly Queued[]): Promise<void> {
+  private async failed(error: unknown, edits: readonly Queued[]): Promise<void> {
     if (!(error instanceof ProblemError)) throw error;
     if (error.status < 500) this.untroubled();
     if (error.status === 0) return this.away();
-    if (error.status === 412)
-      return together(() => this.rebase(Number(error.body.revision), (error.body.missed ?? []) as Missed[]));
+    if (error.status === 412) return together(() => this.rebase(Number(error.body.revision), missedIn(error)));
     // a deleted frame takes no edits: they wait until it is brought back
     if (error.status === 404) {
       this.host.stand({ deleted: true });
@@ -266,13 +269,13 @@ export class Sync {
     }
     this.tries += 1;
     if (error.status >= 500 && this.tries < mostTries) {
-      const trouble = `The server cannot store “${first!.label}”. ${problemSays(this.base, error)} It is tried again.`;
+      const trouble = `The server cannot store “${sure(first).label}”. ${problemSays(this.base, error)} It is tried again.`;
       this.host.stand({ trouble });
       return new Promise((resolve) => setTimeout(resolve, 400 * this.tries));
     }
     this.untroubled();
     this.atOnce = mostAtOnce;
-    together(() => this.setAside(first!, problemSays(this.base, error)));
+    together(() => this.setAside(sure(first), problemSays(this.base, error)));
   }
 
   private untroubled(): void {

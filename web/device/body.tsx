@@ -1,5 +1,5 @@
 import { type ReactNode, useId } from "react";
-import { fill, type ScreenNode, type Ui } from "../../core/index.js";
+import { fill, type ScreenNode, type Ui, type Body as AnyBody, type ListBody } from "../../core/index.js";
 
 export interface BodyProps {
   node: ScreenNode;
@@ -53,8 +53,10 @@ function Rows({
   );
 }
 
-function List({ node, params, ui, window, onPick }: BodyProps) {
-  const body = node.body as Extract<ScreenNode["body"], { rows: number; row: string }>;
+type BodyParts = Pick<BodyProps, "ui" | "onType">;
+const blank: AnyBody = { kind: "blank" };
+
+function List({ body, params, ui, window, onPick }: Omit<BodyProps, "node"> & { body: ListBody }) {
   const grid = body.kind === "grid";
   const columns = grid ? Math.max(2, Math.floor(window.width / 190)) : 1;
   const label = (n: number) => fill(body.row, { ...params, n: String(n) });
@@ -108,8 +110,7 @@ const fieldStyle = {
   border: "1px solid color-mix(in srgb, var(--ink) 50%, transparent)",
 };
 
-function Form({ node, ui, onType }: BodyProps) {
-  const body = node.body as Extract<ScreenNode["body"], { kind: "form" }>;
+function Form({ body, ui, onType }: BodyParts & { body: Extract<AnyBody, { kind: "form" }> }) {
   return (
     <div className="flex flex-col gap-4 p-4">
       {body.fields.map((field) => {
@@ -153,8 +154,7 @@ const said = [
   "I could bring a tray on Saturday.",
 ];
 
-function Thread({ node, ui, onType }: BodyProps) {
-  const body = node.body as Extract<ScreenNode["body"], { kind: "thread" }>;
+function Thread({ body, ui, onType }: BodyParts & { body: Extract<AnyBody, { kind: "thread" }> }) {
   const shown = Math.min(body.rows, 60);
   return (
     <div className="flex min-h-full flex-col justify-end gap-2 p-4">
@@ -200,19 +200,20 @@ function Media() {
 
 /** What a screen has in its middle, as a person would meet it. */
 export function Body(props: BodyProps) {
-  const { body } = props.node;
-  switch (body?.kind ?? "blank") {
+  const { node, ...rest } = props;
+  const body = node.body ?? blank;
+  switch (body.kind) {
     case "list":
     case "grid":
-      return <List {...props} />;
+      return <List {...rest} body={body} />;
     case "form":
-      return <Form {...props} />;
+      return <Form {...rest} body={body} />;
     case "thread":
-      return <Thread {...props} />;
+      return <Thread {...rest} body={body} />;
     case "media":
       return <Media />;
     case "text":
-      return <p className="p-4 text-[16px] leading-relaxed whitespace-pre-wrap">{(body as { text: string }).text}</p>;
+      return <p className="p-4 text-[16px] leading-relaxed whitespace-pre-wrap">{body.text}</p>;
     case "blank":
       return null;
   }

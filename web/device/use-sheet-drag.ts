@@ -29,7 +29,7 @@ export const useSheetDrag = (scale: number, send: (event: NavigationEvent) => vo
     const set = (key: number, height: number) => setHeights((now) => new Map(now).set(key, height));
     const handle: SheetDrag["handle"] = (sheet, frame, view) => ({
       onPointerDown: (event) => {
-        if (event.button !== 0 || (event.target as HTMLElement).closest("button")) return;
+        if (event.button !== 0 || (event.target instanceof Element && event.target.closest("button"))) return;
         event.preventDefault();
         const { rest: rests } = lensOf(frame, view).look(sheet.node);
         const [lowest, highest] = [firstOf(rests), lastOf(rests)];

@@ -14,7 +14,10 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
       type="single"
       aria-label={label}
       value={value}
-      onValueChange={(next) => next && onChange(next as T)}
+      onValueChange={(next) => {
+        const chosen = options.find((option) => option.value === next);
+        if (chosen) onChange(chosen.value);
+      }}
       className="inline-flex max-w-full shrink-0 flex-wrap self-start overflow-hidden rounded-sm border border-field bg-plate-2"
     >
       {options.map((option) => (

@@ -11,10 +11,13 @@ export interface PanelDialogProps {
   children: ReactNode;
 }
 
+const focusedNow = (): HTMLElement | null =>
+  document.activeElement instanceof HTMLElement ? document.activeElement : null;
+
 /** A panel over the page that is closed again. */
 export function PanelDialog({ title, says, open, onClose, children }: PanelDialogProps) {
   // what had the focus when it was asked for: a field in here may take it before the dialog could look
-  const [before] = useState(() => document.activeElement as HTMLElement | null);
+  const [before] = useState(() => focusedNow());
   return (
     <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>

@@ -6,7 +6,7 @@ export const plainText = (text: string): string =>
     .toLowerCase();
 
 /** How well something called `label`, of which `says` is said, answers a text: lower is better, below 0 not at all. Words may stand in any order. */
-export const rankOf = (label: string, says: string, wanted: string): number => {
+const rankOf = (label: string, says: string, wanted: string): number => {
   if (label === wanted) return 0;
   if (label.startsWith(wanted)) return 1;
   if (label.includes(` ${wanted}`)) return 2;

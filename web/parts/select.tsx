@@ -14,7 +14,10 @@ export function Select<T extends string>({ label, value, options, onChange, clas
       title={label}
       className={`h-7 min-w-0 rounded-sm border border-field bg-plate-2 px-1 ${className}`}
       value={value}
-      onChange={(event) => onChange(event.target.value as T)}
+      onChange={(event) => {
+        const chosen = options.find((option) => option.value === event.target.value);
+        if (chosen) onChange(chosen.value);
+      }}
     >
       {options.map((option) => (
         <option key={option.value} value={option.value}>

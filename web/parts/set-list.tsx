@@ -1,8 +1,8 @@
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
-import { plainName, setElsewhere, type Setting, valueOf, valueSays } from "../../core/index.js";
+import { plainName, setElsewhere, type Setting, valueOf, valueSays, nodeAt } from "../../core/index.js";
 import { Button } from "./button.js";
-import type { SetSubject } from "./set-mark.js";
+import type { SetSubject } from "./set-subject.js";
 import { PopBox } from "./pop-box.js";
 
 /** All places of the frame where a property is set, by value, and the way back to the default here. */
@@ -22,7 +22,7 @@ export default function SetList({
   const groups = setElsewhere(frame, setting.key)
     .map(({ value, ids }) => ({ value, ids: ids.filter((other) => other !== id) }))
     .filter(({ ids }) => ids.length > 0);
-  const fallback = valueSays(frame, setting, setting.fallback(frame, frame.nodes[id]!));
+  const fallback = valueSays(frame, setting, setting.fallback(frame, nodeAt(frame, id)));
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>
       <Popover.Trigger asChild>{mark}</Popover.Trigger>

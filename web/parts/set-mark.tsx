@@ -1,24 +1,14 @@
-import { createContext, Suspense, useContext, useState } from "react";
-import { type Frame, type Id, isSetHere, nodeAt, type PropertyKey, settings } from "../../core/index.js";
+import { useSetSubject } from "./set-subject.js";
+import { Suspense, useState } from "react";
+import { isSetHere, nodeAt, type PropertyKey, settings } from "../../core/index.js";
 import { returnTo } from "./focus-back.js";
 import { later } from "./later.js";
 
 const SetList = later(() => import("./set-list.js"));
 
-/** What the marks of a bench are about. */
-export interface SetSubject {
-  frame: Frame;
-  id: Id;
-  set: (key: PropertyKey, value: unknown, label: string) => void;
-  onChoose: (ids: readonly Id[]) => void;
-}
-
-const Subject = createContext<SetSubject | null>(null);
-export const SetSubjectProvider = Subject.Provider;
-
 /** Whether a property is set here (filled) or only its default holds (open); pressed, it tells where else it is set. */
 export function SetMark({ of: key }: { of: PropertyKey }) {
-  const subject = useContext(Subject);
+  const subject = useSetSubject();
   const [open, setOpen] = useState(false);
   const setting = settings.find((each) => each.key === key);
   if (!subject || !setting) return null;

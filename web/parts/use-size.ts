@@ -1,3 +1,4 @@
+import { sure } from "../../core/index.js";
 import { useCallback, useState } from "react";
 
 export interface Size {
@@ -11,7 +12,7 @@ export const useSize = (): [(element: HTMLElement | null) => (() => void) | unde
   const ref = useCallback((element: HTMLElement | null) => {
     if (!element) return undefined;
     const observer = new ResizeObserver(([entry]) => {
-      const { width, height } = entry!.contentRect;
+      const { width, height } = sure(entry).contentRect;
       setSize((old) => (old && old.width === width && old.height === height ? old : { width, height }));
     });
     observer.observe(element);

@@ -1,3 +1,4 @@
+import { sure } from "../../core/index.js";
 // What is wrong with a text that was typed, in one line that says what is expected; null when it can be taken.
 
 export type Wrong = (text: string) => string | null;
@@ -26,7 +27,7 @@ export const wrongBadge: Wrong = (text) =>
 export const readRests = (text: string): number[] | null => {
   const parts = text.split(/[\s,;%]+/).filter(Boolean);
   const rests = parts.map((part) => Number(part) / 100);
-  const isRising = rests.every((rest, i) => rest > 0 && rest <= 1 && (i === 0 || rest > rests[i - 1]!));
+  const isRising = rests.every((rest, i) => rest > 0 && rest <= 1 && (i === 0 || rest > sure(rests[i - 1])));
   return rests.length > 0 && isRising ? rests : null;
 };
 export const wrongRests: Wrong = (text) =>
@@ -39,7 +40,7 @@ export const readTemplate = (text: string): Record<string, string> | null => {
     if (part.trim() === "") continue;
     const [, name, value] = /^\s*([A-Za-z_]\w*)\s*=\s*(.*?)\s*$/.exec(part) ?? [];
     if (name === undefined || Object.hasOwn(values, name)) return null;
-    values[name] = value!;
+    values[name] = sure(value);
   }
   return values;
 };

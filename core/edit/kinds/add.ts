@@ -15,4 +15,5 @@ export const addNodes = (draft: Draft, edit: AddEdit): void => {
   if (edit.parent !== null) putChild(draft, edit.parent, edit.top, edit.after);
 };
 
+/** Nodes are added, the top one into its place. */
 export const add: Kind<"add"> = { ...structural(), ...keepsIds, apply: addNodes };

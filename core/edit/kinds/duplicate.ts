@@ -13,6 +13,7 @@ const copied = (node: Node, map: (id: Id) => Id): Node => {
   return rest;
 };
 
+/** A node is copied with all inside it, under new ids. */
 export const duplicate: Kind<"duplicate"> = {
   ...structural(),
   ...keepsIds,

@@ -52,6 +52,7 @@ const asMoved = (draft: Draft, node: Node, { from, to }: MoveEdit): Node => {
   return next;
 };
 
+/** A node gets another place, one more, or none. */
 export const move: Kind<"move"> = {
   ...structural(),
   ...keepsIds,

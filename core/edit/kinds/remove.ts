@@ -26,6 +26,7 @@ const without = (node: Node, gone: ReadonlySet<Id>): Node => {
   return mapReferences(next, (to) => (gone.has(to) ? null : to));
 };
 
+/** A node goes, with what stands only in it and every reference to them. */
 export const remove: Kind<"remove"> = {
   ...structural(),
   ...keepsIds,

@@ -5,6 +5,7 @@ import { noRenames } from "../renames.js";
 import { freeId, known, structural, withChildrenNamed } from "./common.js";
 import type { Kind } from "./kind.js";
 
+/** A node gets another id, wherever it is named. */
 export const rename: Kind<"rename"> = {
   ...structural(),
   renames: ({ id, to }) => (id === to ? noRenames : { [id]: to }),

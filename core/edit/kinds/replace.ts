@@ -2,6 +2,7 @@ import { plainFrame } from "../../frame/write.js";
 import { keepsIds, structural } from "./common.js";
 import type { Kind } from "./kind.js";
 
+/** Another frame takes the place of this one. */
 export const replace: Kind<"replace"> = {
   ...structural(),
   ...keepsIds,

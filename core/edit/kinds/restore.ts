@@ -3,7 +3,7 @@ import { called } from "../../frame/names.js";
 import { nodeIn } from "../../frame/nodes.js";
 import type { Id } from "../../frame/parts.js";
 import type { Draft } from "../draft.js";
-import type { KeyChange, NodeChange, RestoreEdit } from "../edit.js";
+import type { KeyChange, NodeChange } from "../edit.js";
 import { refuse } from "../refusal.js";
 import { noRenames } from "../renames.js";
 import { known } from "./common.js";
@@ -61,6 +61,7 @@ const givenIn = (node: Id | null, { set = {}, drop = [] }: KeyChange): Given[] =
 
 const isWhole = (change: NodeChange): change is Exclude<NodeChange, KeyChange> => "gone" in change || "node" in change;
 
+/** Nodes and fields get values back that they had. */
 export const restore: Kind<"restore"> = {
   apply: (draft, edit) => {
     for (const [id, change] of Object.entries(edit.nodes ?? {})) putBack(draft, id, change);
@@ -79,13 +80,12 @@ export const restore: Kind<"restore"> = {
       set: Object.fromEntries(Object.entries(change.set ?? {}).filter(([key]) => stays({ node, key }))),
       drop: (change.drop ?? []).filter((key) => stays({ node, key })),
     });
-    const nodes = Object.entries(edit.nodes ?? {}).map(([id, change]) => [
-      id,
-      isWhole(change) ? change : kept(id, change),
-    ]);
+    const nodes: Record<Id, NodeChange> = {};
+    for (const [id, change] of Object.entries(edit.nodes ?? {}))
+      nodes[id] = isWhole(change) ? change : kept(id, change);
     return {
       ...edit,
-      nodes: Object.fromEntries(nodes) as NonNullable<RestoreEdit["nodes"]>,
+      nodes,
       ...(edit.fields && { fields: kept(null, edit.fields) }),
     };
   },

@@ -8,6 +8,7 @@ const fixedKeys = new Set(["kind", "children"]);
 /** Fields that stand or fall with the frame itself. */
 export const fixedFields: ReadonlySet<string> = new Set(["format", "root", "nodes"]);
 
+/** One key of a node gets a value. */
 export const set: Kind<"set"> = {
   ...keepsIds,
   apply: (draft, { node: id, key, value }) => {
@@ -21,6 +22,7 @@ export const set: Kind<"set"> = {
   merges: (edit) => edit,
 };
 
+/** One field of the frame gets a value. */
 export const setFrame: Kind<"setFrame"> = {
   ...keepsIds,
   apply: (draft, { key, value }) => {

@@ -1,4 +1,4 @@
-import { type Frame, placesOf, plainName } from "../../../core/index.js";
+import { type Frame, placesOf, plainName, nodeAt, compact } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Select } from "../../parts/select.js";
 import { TextLine } from "../../parts/text-line.js";
@@ -11,12 +11,8 @@ export function AppAddress({ frame }: { frame: Frame }) {
   const opened = useOpenFrame();
   const address = frame.address ?? {};
   const put = (change: { [K in keyof Address]?: Address[K] | undefined }, label: string) => {
-    const next: Record<string, unknown> = { ...address, ...change };
-    for (const key of Object.keys(next)) if (next[key] === undefined) delete next[key];
-    opened.editing.edit(
-      { kind: "setFrame", key: "address", ...(Object.keys(next).length && { value: next as Address }) },
-      `Addresses: ${label}`,
-    );
+    const next = compact<Address>({ ...address, ...change });
+    opened.editing.edit({ kind: "setFrame", key: "address", ...(next && { value: next }) }, `Addresses: ${label}`);
   };
   const line = (label: string, value: string, wrong: Wrong, placeholder: string, done: (text: string) => void) => (
     <label className="flex min-w-0 flex-wrap items-center gap-x-1.5">
@@ -27,7 +23,7 @@ export function AppAddress({ frame }: { frame: Frame }) {
     </label>
   );
   const screens = Object.keys(frame.nodes).filter(
-    (id) => frame.nodes[id]!.kind === "screen" && placesOf(frame, id).length > 0,
+    (id) => nodeAt(frame, id).kind === "screen" && placesOf(frame, id).length > 0,
   );
   return (
     <div

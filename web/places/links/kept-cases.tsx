@@ -9,6 +9,7 @@ import {
   runCase,
   type Trial,
   viewOf,
+  sure,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
@@ -79,7 +80,7 @@ export function KeptCases({ frame, onTry }: { frame: Frame; onTry: (link: string
                   onClick={() =>
                     change(
                       kept.url,
-                      frame.linkCases!.filter((other) => other !== kept),
+                      sure(frame.linkCases).filter((other) => other !== kept),
                       "Drop the case",
                     )
                   }
@@ -99,7 +100,7 @@ export function KeptCases({ frame, onTry }: { frame: Frame; onTry: (link: string
                     onClick={() =>
                       change(
                         kept.url,
-                        frame.linkCases!.map((other) =>
+                        sure(frame.linkCases).map((other) =>
                           other === kept ? caseOf(frame, kept.id, kept.url, trialOf(run)) : other,
                         ),
                         "Keep anew",

@@ -1,3 +1,4 @@
+import { firstOf } from "../../../core/index.js";
 import Papa from "papaparse";
 import type { GivenAddress } from "../../../core/index.js";
 
@@ -71,6 +72,6 @@ export const readAddresses = (text: string): ReadResult => {
   const isTable =
     cells.length > 1
       ? cells.some((cell) => addressNames.test(cell) || looksLikeAddress(cell))
-      : addressNames.test(cells[0]!);
+      : addressNames.test(firstOf(cells));
   return isTable ? readTable(plain) : readList(plain);
 };

@@ -9,6 +9,7 @@ import {
   type Trial,
   type Tried,
   valueWord,
+  sure,
 } from "../../../core/index.js";
 
 export interface TrialGridProps {
@@ -63,9 +64,9 @@ export function TrialGrid({ frame, grid, trial, onTrial }: TrialGridProps) {
             <tr key={i} className="align-top">
               {factsOf(frame).length > 0 && (
                 <th className="border-t border-rule px-1.5 py-1.5 text-left font-normal">
-                  {Object.entries(grid.facts[i]!).map(([id, is]) => (
+                  {Object.entries(sure(grid.facts[i])).map(([id, is]) => (
                     <span key={id} className="block truncate">
-                      {factsOf(frame).find((fact) => fact.id === id)!.label}:{" "}
+                      {sure(factsOf(frame).find((fact) => fact.id === id)).label}:{" "}
                       <b className="font-semibold">{valueWord(is)}</b>
                     </span>
                   ))}

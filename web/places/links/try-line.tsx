@@ -9,6 +9,7 @@ import {
   type Trial,
   type Tried,
   valueWord,
+  sure,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
@@ -73,7 +74,7 @@ export function TryLine({ frame, link, trial, tried, onType, onTrial }: TryLineP
             onChange={(next) =>
               onTrial({
                 ...trial,
-                facts: { ...trial.facts, [fact.id]: factValues(fact).find((value) => String(value) === next)! },
+                facts: { ...trial.facts, [fact.id]: sure(factValues(fact).find((value) => String(value) === next)) },
               })
             }
           />

@@ -8,6 +8,8 @@ import {
   placesOf,
   plainName,
   plainIcon,
+  nodeAt,
+  sure,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { addAfter, addInside, type Planned } from "./edits.js";
@@ -28,11 +30,11 @@ interface Place {
 /** The nearest stack or hub: what is chosen itself, else what it stands in. */
 const placeFor = (frame: Frame, chosen: Chosen, onlyStack: boolean): Place => {
   const fits = (id: Id): boolean => {
-    const { kind } = frame.nodes[id]!;
+    const { kind } = nodeAt(frame, id);
     return kind === "stack" || (kind === "hub" && !onlyStack);
   };
   if (fits(chosen.id)) {
-    const node = frame.nodes[chosen.id]!;
+    const node = nodeAt(frame, chosen.id);
     return { parent: chosen.id, after: "children" in node ? (node.children.at(-1) ?? null) : null };
   }
   let [at, after]: [Id, Id] = [chosen.parent ?? frame.root, chosen.id];
@@ -51,12 +53,12 @@ const namer = (frame: Frame) => {
 };
 
 const added = (frame: Frame, place: Place, top: Id, title: string, nodes: Record<Id, Node>): Planned => {
-  const isTab = frame.nodes[place.parent]!.kind === "hub";
-  const made = nodes[top]!;
-  const own = isTab ? { ...made, tab: { label: title, icon: plainIcon } } : made;
+  const isTab = nodeAt(frame, place.parent).kind === "hub";
+  const made = sure(nodes[top]);
+  const own: Node = isTab ? { ...made, tab: { label: title, icon: plainIcon } } : made;
   const edit: Edit = {
     kind: "add",
-    nodes: { ...nodes, [top]: own as Node },
+    nodes: { ...nodes, [top]: own },
     top,
     parent: place.parent,
     after: place.after,
@@ -87,13 +89,8 @@ const tabs = (frame: Frame, chosen: Chosen): Planned => {
 
 const pair = (frame: Frame, chosen: Chosen): Planned => {
   const name = namer(frame);
-  const [top, list, rows, detail, one] = ["New pair", "Rows list", "Rows", "Row detail", "Row"].map(name) as [
-    Id,
-    Id,
-    Id,
-    Id,
-    Id,
-  ];
+  const [top, list, rows] = [name("New pair"), name("Rows list"), name("Rows")];
+  const [detail, one] = [name("Row detail"), name("Row")];
   return added(frame, placeFor(frame, chosen, false), top, "New pair", {
     [top]: { kind: "pair", title: "New pair", list, detail, empty: "Choose a row." },
     [list]: { kind: "stack", title: "Rows", children: [rows] },
@@ -109,7 +106,7 @@ const pair = (frame: Frame, chosen: Chosen): Planned => {
 
 const stack = (frame: Frame, chosen: Chosen): Planned => {
   const name = namer(frame);
-  const [top, first] = ["New stack", "First"].map(name) as [Id, Id];
+  const [top, first] = [name("New stack"), name("First")];
   return added(frame, placeFor(frame, chosen, false), top, "New stack", {
     [top]: { kind: "stack", title: "New stack", children: [first] },
     [first]: { kind: "screen", title: "First" },
@@ -132,7 +129,7 @@ const overlay =
 
 const flow = (frame: Frame, chosen: Chosen): Planned => {
   const name = namer(frame);
-  const [top, first] = ["New flow", "First step"].map(name) as [Id, Id];
+  const [top, first] = [name("New flow"), name("First step")];
   return added(frame, placeFor(frame, chosen, true), top, "New flow", {
     [top]: { kind: "stack", title: "New flow", opens: "fullscreen", children: [first] },
     [first]: {

@@ -1,3 +1,4 @@
+import { sure } from "../../../core/index.js";
 import type { Frame } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { Picker } from "../../parts/picker.js";
@@ -22,7 +23,7 @@ export function AddPicker({ frame, chosen, onAdd, onLeave }: AddPickerProps) {
         options={addKinds.map(({ id, label, says }) => ({ value: id, label, says }))}
         onPick={(id) => {
           onLeave("elsewhere");
-          onAdd(addKinds.find((kind) => kind.id === id)!.plan(frame, chosen ?? { id: frame.root, parent: null }));
+          onAdd(sure(addKinds.find((kind) => kind.id === id)).plan(frame, chosen ?? { id: frame.root, parent: null }));
         }}
         onLeave={onLeave}
       />

@@ -1,3 +1,4 @@
+import type { PanelProps } from "./panel-props.js";
 import { type LazyExoticComponent, type ReactNode, Suspense, useState } from "react";
 import type { Frame, View } from "../../../core/index.js";
 import { useOpenFrame, useSelection } from "../../app/open-frame.js";
@@ -15,16 +16,6 @@ import { Part } from "../../parts/part.js";
 const Bench = later(() => import("./bench.js"));
 const SeveralBench = later(() => import("./several-bench.js"));
 const ChangeMenu = later(() => import("./change-menu.js"));
-
-/** What a panel of the bench is given. */
-export interface PanelProps {
-  frame: Frame;
-  view: View;
-  chosen: Chosen | null;
-  make: (planned: Planned | null) => boolean;
-  onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
-  onClose: () => void;
-}
 
 const panels: Record<Panel, LazyExoticComponent<(props: PanelProps) => ReactNode>> = {
   theme: later(() => import("./bench/theme-groups.js")),

@@ -18,7 +18,7 @@ import {
 import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../data/selection.js";
 import { Button } from "../../parts/button.js";
-import { type SetSubject, SetSubjectProvider } from "../../parts/set-mark.js";
+import { type SetSubject, SetSubjectProvider } from "../../parts/set-subject.js";
 import { TextLine } from "../../parts/text-line.js";
 import { BarsGroup } from "./bench/bars-group.js";
 import { BenchProvider, type BenchSubject, useBench, useNode } from "./bench/bench-context.js";

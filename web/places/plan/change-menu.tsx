@@ -14,6 +14,8 @@ import {
   placesOf,
   type Planned,
   type View,
+  firstOf,
+  sure,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { type ListOption, OptionList } from "../../parts/option-list.js";
@@ -41,7 +43,7 @@ const lookAt = (frame: Frame, view: View, change: ChangeOfMind, parts: readonly 
   if (!result.ok) return { planned: null, says: [result.why] };
   const { planned } = result;
   const after = applySoundly(frame, planned.edit);
-  if (!after.ok) return { planned: null, says: [faultSays(frame, after.faults[0]!)] };
+  if (!after.ok) return { planned: null, says: [faultSays(frame, firstOf(after.faults))] };
   const ids = parts.map(({ id }) => id).filter((id) => Object.hasOwn(after.frame.nodes, id));
   const about = ids.length ? ids.slice(0, 4) : planned.choose ? [planned.choose.id] : [];
   const says = about.flatMap((id) => consequenceSays(after.frame, view, consequencesOf(frame, after.frame, view, id)));
@@ -80,7 +82,7 @@ export default function ChangeMenu({ frame, view, parts, make, onClose }: Change
     [frame, parts],
   );
   const options = useMemo(
-    () => (asking ? targetOptions(frame, asking.targets!(frame, parts)) : changes),
+    () => (asking ? targetOptions(frame, sure(asking.targets)(frame, parts)) : changes),
     [frame, parts, asking, changes],
   );
   const shown = useMemo(() => ranked(options, text), [options, text]);
@@ -101,7 +103,7 @@ export default function ChangeMenu({ frame, view, parts, make, onClose }: Change
   const take = (i: number) => {
     const option = shown[i];
     if (!option || option.disabled) return setAt(i);
-    const taken = asking ?? changesOfMind.find((each) => each.id === option.value)!;
+    const taken = asking ?? sure(changesOfMind.find((each) => each.id === option.value));
     if (!asking && taken.targets && taken.targets(frame, parts).length > 0) return begin(taken);
     const { planned } = lookAt(frame, view, taken, parts, asking ? option.value : undefined);
     if (planned && make(planned)) onClose(true);

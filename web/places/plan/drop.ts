@@ -9,6 +9,7 @@ import {
   type PlanLayout,
   subtreeOf,
   type View,
+  nodeAt,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { moveInto, type Planned } from "./edits.js";
@@ -33,10 +34,10 @@ export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Po
     if (!own.has(plate.id) && within(plate, point) && (!area || plate.width * plate.height <= area.width * area.height))
       area = plate;
   for (const tooth of layout.teeth)
-    if (!own.has(tooth.id) && frame.nodes[tooth.id]!.kind === "stack" && within(tooth, point))
+    if (!own.has(tooth.id) && nodeAt(frame, tooth.id).kind === "stack" && within(tooth, point))
       area = { ...tooth, kind: "stack" };
   for (const pane of layout.panes)
-    if (!own.has(pane.id) && frame.nodes[pane.id]!.kind === "stack" && within(pane, point))
+    if (!own.has(pane.id) && nodeAt(frame, pane.id).kind === "stack" && within(pane, point))
       area = { ...pane, kind: "stack" };
   const cover = layout.covers.find((strip) => within(strip, point));
   const deeper =
@@ -45,7 +46,7 @@ export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Po
   if (!area)
     return { to: null, after: null, area: layout.tray ?? { x: 0, y: layout.height, width: layout.width, height: 40 } };
   const to = area.id;
-  const sideways = frame.nodes[to]!.kind === "hub";
+  const sideways = nodeAt(frame, to).kind === "hub";
   const items: (Rect & { id: Id })[] = sideways
     ? layout.teeth.filter((tooth) => tooth.hub === to)
     : [...layout.cards, ...layout.plates].filter((item) => item.parent === to);

@@ -5,7 +5,6 @@ import {
   type Edit,
   type Frame,
   freeIdIn,
-  type HubNode,
   type Id,
   type Node,
   patternOf,
@@ -17,6 +16,9 @@ import {
   subtreeOf,
   plainIcon,
   actionTo,
+  nodeAt,
+  firstOf,
+  sure,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 
@@ -27,7 +29,7 @@ const isUnnamed = (id: Id): boolean => /^new(Screen|Tabs|Pair|Stack|Sheet|Dialog
 
 /** The children of a container in the order they are drawn. */
 export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {
-  const node = frame.nodes[id]!;
+  const node = nodeAt(frame, id);
   return node.kind === "stack" ? stepsOf(frame, node).map((step) => step.id) : childrenOf(node);
 };
 
@@ -83,7 +85,7 @@ export const addAfter = (frame: Frame, chosen: Chosen, title = newTitle): Planne
 
 /** A new screen at the end of what is chosen; beside it, if that is a screen. */
 export const addInside = (frame: Frame, chosen: Chosen, title = newTitle): Planned => {
-  const node = frame.nodes[chosen.id]!;
+  const node = nodeAt(frame, chosen.id);
   return node.kind === "screen" || node.kind === "pair"
     ? addAfter(frame, chosen, title)
     : addScreen(frame, chosen.id, node.children.at(-1) ?? null, title);
@@ -92,7 +94,7 @@ export const addInside = (frame: Frame, chosen: Chosen, title = newTitle): Plann
 /** A new title. A node still called by its first name gets an id made from the new one. */
 export const retitle = (frame: Frame, chosen: Chosen, title: string): Planned => {
   const { id, parent } = chosen;
-  const node = frame.nodes[id]!;
+  const node = nodeAt(frame, id);
   const sets: Edit[] = [{ kind: "set", node: id, key: "title", ...(title && { value: title }) }];
   if (node.tab && (node.tab.label === undefined || node.tab.label === node.title))
     sets.push({ kind: "set", node: id, key: "tab", value: { ...node.tab, label: title } });
@@ -102,13 +104,17 @@ export const retitle = (frame: Frame, chosen: Chosen, title: string): Planned =>
     to = freeIdIn(frame, node.kind === "screen" ? title : `${title} ${node.tab ? "tab" : ""}`);
     sets.push({ kind: "rename", id, to });
     // a new tab's own first screen is called after it
-    const only = node.kind === "stack" && node.children.length === 1 ? node.children[0]! : null;
+    const only = node.kind === "stack" && node.children.length === 1 ? firstOf(node.children) : null;
     if (only && isUnnamed(only)) {
       sets.push({ kind: "set", node: only, key: "title", value: title });
       sets.push({ kind: "rename", id: only, to: freeIdIn(frame, title, new Set([to])) });
     }
   }
-  return { edit: sets.length === 1 ? sets[0]! : { kind: "batch", edits: sets }, label, choose: { id: to, parent } };
+  return {
+    edit: sets.length === 1 ? firstOf(sets) : { kind: "batch", edits: sets },
+    label,
+    choose: { id: to, parent },
+  };
 };
 
 /** What is chosen taken out: a screen with several places from this one, else with all inside it. */
@@ -126,7 +132,7 @@ export const takeOut = (frame: Frame, { id, parent }: Chosen): Planned => {
   if (placesOf(frame, id).length > 1)
     return {
       edit: { kind: "move", id, from: parent, to: null, after: null },
-      label: `Take ${name} out of ${plainName(frame, parent!)}`,
+      label: `Take ${name} out of ${plainName(frame, sure(parent))}`,
       choose,
     };
   return { edit: { kind: "remove", id }, label: `Delete ${name}`, choose };
@@ -134,9 +140,9 @@ export const takeOut = (frame: Frame, { id, parent }: Chosen): Planned => {
 
 /** Several taken out at once; what is chosen after it is what would be after the last of them. */
 export const takeOutAll = (frame: Frame, parts: readonly Chosen[]): Planned => {
-  if (parts.length === 1) return takeOut(frame, parts[0]!);
+  if (parts.length === 1) return takeOut(frame, firstOf(parts));
   const edits = parts.map((part) => takeOut(frame, part).edit);
-  const parent = parts[0]!.parent;
+  const parent = firstOf(parts).parent;
   return {
     edit: { kind: "batch", edits },
     label: `Delete ${parts.length}: ${parts
@@ -149,12 +155,12 @@ export const takeOutAll = (frame: Frame, parts: readonly Chosen[]): Planned => {
 
 export const copyOf = (frame: Frame, { id, parent }: Chosen): Planned => {
   const edit = duplicateOf(frame, id, parent);
-  return { edit, label: `Duplicate ${plainName(frame, id)}`, choose: { id: edit.ids[id]!, parent } };
+  return { edit, label: `Duplicate ${plainName(frame, id)}`, choose: { id: sure(edit.ids[id]), parent } };
 };
 
 /** What is chosen moved into a container, behind one of its children; null makes it loose. */
 export const moveInto = (frame: Frame, { id, parent }: Chosen, to: Id | null, after: Id | null): Planned => {
-  const node = frame.nodes[id]!;
+  const node = nodeAt(frame, id);
   const move: Edit = { kind: "move", id, from: parent, to, after };
   const tab = to !== null && to !== parent && frame.nodes[to]?.kind === "hub" && !node.tab;
   const label = plainName(frame, id);
@@ -179,10 +185,11 @@ export type Direction = "up" | "down" | "left" | "right";
 export const moveToward = (frame: Frame, chosen: Chosen, direction: Direction): Planned | null => {
   const { id, parent } = chosen;
   if (parent === null) return null;
-  const siblings = childrenOf(frame.nodes[parent]!);
+  const siblings = childrenOf(nodeAt(frame, parent));
   const i = siblings.indexOf(id);
   if (direction === "up") return i > 0 ? moveInto(frame, chosen, parent, siblings[i - 2] ?? null) : null;
-  if (direction === "down") return i < siblings.length - 1 ? moveInto(frame, chosen, parent, siblings[i + 1]!) : null;
+  if (direction === "down")
+    return i < siblings.length - 1 ? moveInto(frame, chosen, parent, sure(siblings[i + 1])) : null;
   if (direction === "left") {
     const above = placesOf(frame, parent)[0];
     if (above === undefined) return null;
@@ -191,18 +198,18 @@ export const moveToward = (frame: Frame, chosen: Chosen, direction: Direction): 
     return out.parent === null ? null : moveInto(frame, chosen, out.parent, out.after);
   }
   const neighbour = [siblings[i - 1], siblings[i + 1]].find(
-    (other) => other !== undefined && frame.nodes[other]!.kind !== "screen",
+    (other) => other !== undefined && nodeAt(frame, other).kind !== "screen",
   );
   return neighbour === undefined
     ? null
-    : moveInto(frame, chosen, neighbour, childrenOf(frame.nodes[neighbour]!).at(-1) ?? null);
+    : moveInto(frame, chosen, neighbour, childrenOf(nodeAt(frame, neighbour)).at(-1) ?? null);
 };
 
 /** What the arrows choose: up and down a sibling, left the container, right the first thing inside. */
 export const walk = (frame: Frame, { id, parent }: Chosen, direction: Direction): Chosen | null => {
   if (direction === "left") return parent === null ? null : { id: parent, parent: placesOf(frame, parent)[0] ?? null };
   if (direction === "right") {
-    const first = frame.nodes[id]!.kind === "screen" ? undefined : drawnChildren(frame, id)[0];
+    const first = nodeAt(frame, id).kind === "screen" ? undefined : drawnChildren(frame, id)[0];
     return first === undefined ? null : { id: first, parent: id };
   }
   if (parent === null) return null;
@@ -219,11 +226,12 @@ export const freeActionId = (frame: Frame, label: string, actions: readonly Acti
 
 /** A new way out: an action of a screen, or an extra of a hub, that opens `to`. */
 export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
-  const node = frame.nodes[from] as ScreenNode | HubNode;
+  const node = nodeAt(frame, from);
+  if (node.kind !== "screen" && node.kind !== "hub") throw new Error(`${from} has no actions`);
   const key = node.kind === "hub" ? "extras" : "actions";
   const actions = (node.kind === "hub" ? node.extras : node.actions) ?? [];
   const label = plainName(frame, to);
-  const made = actionTo(node, actions, to, frame.nodes[to]!);
+  const made = actionTo(node, actions, to, nodeAt(frame, to));
   return {
     edit: { kind: "set", node: from, key, value: [...actions, made] },
     label: `${plainName(frame, from)} leads to ${label}`,
@@ -234,7 +242,7 @@ export const addWay = (frame: Frame, from: Id, to: Id): Planned => {
 /** A new way out to a screen that is not there yet, which is made beside this one. */
 export const addWayToNew = (frame: Frame, chosen: Chosen, title: string): Planned => {
   const made = addScreen(frame, chosen.parent, chosen.id, title);
-  const to = made.choose!.id;
+  const to = sure(made.choose).id;
   const after: Frame = { ...frame, nodes: { ...frame.nodes, [to]: { kind: "screen", title } } };
   const way = addWay(after, chosen.id, to);
   return {

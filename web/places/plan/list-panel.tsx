@@ -14,12 +14,14 @@ import {
   type OutlineFault,
   pasteLines,
   readOutline,
+  firstOf,
+  sure,
 } from "../../../core/index.js";
 import { useEditing } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
 import { SmallPlan } from "../../parts/small-plan.js";
-import type { PanelProps } from "./bench-foot.js";
+import type { PanelProps } from "./panel-props.js";
 import { listPlaces } from "./list-places.js";
 import { keepListText, listText } from "./list-text.js";
 
@@ -67,7 +69,7 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
   const { text, before } = useSyncExternalStore(kept.subscribe, kept.get);
   const places = useMemo(() => listPlaces(frame, chosen), [frame, chosen]);
   const [asked, setAsked] = useState<string | null>(null);
-  const where = places.find(({ value }) => value === asked) ?? places[0]!;
+  const where = places.find(({ value }) => value === asked) ?? firstOf(places);
   const area = useRef<HTMLTextAreaElement>(null);
   const numbers = useRef<HTMLPreElement>(null);
   // also when it is shown again that was only hidden while something else was being loaded in its place
@@ -79,9 +81,9 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
     const pasted = pasteLines(frame, read.lines, where.place);
     if (!pasted.ok) return { faults: pasted.faults, why: null, made: null };
     const result = applySoundly(frame, pasted.edit);
-    if (!result.ok) return { faults: [], why: faultSays(frame, result.faults[0]!), made: null };
+    if (!result.ok) return { faults: [], why: faultSays(frame, firstOf(result.faults)), made: null };
     const says = count(result.frame, frame) || "one place more";
-    const top = pasted.built.tops[0]!;
+    const top = firstOf(pasted.built.tops);
     const planned = { edit: pasted.edit, label: `Add ${says}`, choose: { id: top, parent: where.place.parent } };
     return { faults: [], why: null, made: { frame: result.frame, planned, says } };
   };
@@ -108,7 +110,7 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
       requestAnimationFrame(() => element.setSelectionRange(next.from, next.to));
     } else if (event.key === "Enter") {
       const line = text.slice(text.lastIndexOf("\n", from - 1) + 1, from);
-      const indent = /^[\t ]*/.exec(line)![0];
+      const indent = sure(/^[\t ]*/.exec(line))[0];
       if (indent === "") return;
       document.execCommand("insertText", false, `\n${indent}`);
     } else return;
@@ -178,7 +180,7 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
             placeholder={sample}
             value={text}
             onScroll={(event) => {
-              numbers.current!.style.transform = `translateY(${-event.currentTarget.scrollTop}px)`;
+              sure(numbers.current).style.transform = `translateY(${-event.currentTarget.scrollTop}px)`;
             }}
             className="mono h-full min-w-0 grow resize-none overflow-auto bg-transparent py-2 pr-2 text-[12.5px] leading-[19px] outline-none placeholder:text-ink-2"
             onChange={(event) => keepListText(id, event.target.value)}
@@ -234,7 +236,7 @@ const shifted = (text: string, from: number, to: number, out: boolean): { text: 
   const start = text.lastIndexOf("\n", from - 1) + 1;
   const lines = text.slice(start, to).split("\n");
   const moved = lines.map((line) => (out ? line.replace(/^(?: {1,2}|\t)/, "") : `  ${line}`));
-  const first = moved[0]!.length - lines[0]!.length;
+  const first = firstOf(moved).length - firstOf(lines).length;
   const all = moved.join("\n").length - lines.join("\n").length;
   return {
     text: text.slice(0, start) + moved.join("\n") + text.slice(to),

@@ -1,8 +1,8 @@
-import { type Frame, type Id, needWords, shortNeed } from "../../../core/index.js";
+import { type Frame, type Id, needWords, shortNeed, nodeAt } from "../../../core/index.js";
 
 /** What a node needs, on its edge: a latch with the words. */
 export function NeedMark({ frame, id, className = "" }: { frame: Frame; id: Id; className?: string }) {
-  const { needs } = frame.nodes[id]!;
+  const { needs } = nodeAt(frame, id);
   if (!needs?.length) return null;
   const words = needs.map((need) => needWords(frame, need)).join(", ");
   return (

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { type Frame, type PaneHead, plainName, type Plate } from "../../../core/index.js";
+import { type Frame, type PaneHead, plainName, type Plate, nodeAt } from "../../../core/index.js";
 import { RenameLine } from "./rename-line.js";
 
 export interface PaneBoxProps {
@@ -26,7 +26,7 @@ export const PaneBox = memo(function PaneBox({
   onRenamed,
 }: PaneBoxProps) {
   const { id, pair, x, y, width, height } = pane;
-  const node = frame.nodes[id]!;
+  const node = nodeAt(frame, id);
   const isScreen = node.kind === "screen";
   return (
     <>

@@ -1,3 +1,4 @@
+import { sure, nodeAt } from "../../../core/index.js";
 import type { Frame, Id, PlanLayout, State, View } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { CoverBox } from "./cover-box.js";
@@ -63,7 +64,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
   const isEntry = (id: Id, parent: Id | null) =>
     chosen ? chosen.id === id && chosen.parent === parent : id === frame.root;
   const isFaint = (id: Id): boolean => reached !== null && !reached.has(id);
-  const plateOf = (id: Id) => layout.plates.find((plate) => plate.id === id)!;
+  const plateOf = (id: Id) => sure(layout.plates.find((plate) => plate.id === id));
   const boxes = isFar
     ? layout.plates.filter((plate) => isChosen(plate.id, plate.parent))
     : [...layout.plates, ...layout.covers];
@@ -123,7 +124,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
               entry={isEntry(tooth.id, tooth.hub)}
               faint={isFaint(tooth.id)}
               lit={device.tabs.has(`${tooth.hub} ${tooth.id}`)}
-              folded={frame.nodes[tooth.id]!.kind !== "screen" && plateOf(tooth.id).folded}
+              folded={nodeAt(frame, tooth.id).kind !== "screen" && plateOf(tooth.id).folded}
               onFold={props.onFold}
               {...naming(tooth.id, tooth.hub)}
             />

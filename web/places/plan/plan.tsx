@@ -1,5 +1,5 @@
 import { useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
-import { childrenOf, fitPlan, focusPath, lensOf, placesOf, type State } from "../../../core/index.js";
+import { childrenOf, fitPlan, focusPath, lensOf, placesOf, type State, nodeAt, sure } from "../../../core/index.js";
 import { useEditing, useLive, useOpenFrame, useSelection } from "../../app/open-frame.js";
 import { type Chosen, useChosen } from "../../app/place.js";
 import { useDark } from "../../app/theme.js";
@@ -73,7 +73,7 @@ export function Plan() {
     if (!asked || !Object.hasOwn(frame.nodes, asked.id)) return null;
     const places = placesOf(frame, asked.id);
     if (asked.parent !== null && Object.hasOwn(frame.nodes, asked.parent)) {
-      if (childrenOf(frame.nodes[asked.parent]!).includes(asked.id)) return asked;
+      if (childrenOf(nodeAt(frame, asked.parent)).includes(asked.id)) return asked;
     }
     return { id: asked.id, parent: places[0] ?? null };
   }, [asked, frame]);
@@ -228,10 +228,10 @@ export function Plan() {
               setScroll({ x: scrollLeft, y: scrollTop });
           }}
           onPointerDown={(event) => {
-            const element = (event.target as HTMLElement).closest<HTMLElement>("[data-node]");
+            const element = event.target instanceof Element ? event.target.closest<HTMLElement>("[data-node]") : null;
             if (event.target instanceof HTMLInputElement) return;
             const next = element
-              ? { id: element.dataset.node!, parent: element.dataset.parent || null }
+              ? { id: sure(element.dataset.node), parent: element.dataset.parent || null }
               : isFar
                 ? underPointer(event)
                 : null;

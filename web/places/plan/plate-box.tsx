@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { type Frame, nameOf, type Plate, type View } from "../../../core/index.js";
+import { type Frame, nameOf, type Plate, type View, nodeAt } from "../../../core/index.js";
 import { FoldMark } from "./fold-mark.js";
 import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
@@ -57,7 +57,7 @@ export const PlateBox = memo(function PlateBox({
         <KindSign kind={kind} />
         {renaming ? (
           <RenameLine
-            title={frame.nodes[id]!.title ?? id}
+            title={nodeAt(frame, id).title ?? id}
             onRename={onRename}
             onRenamed={onRenamed}
             className="max-w-48 font-semibold"

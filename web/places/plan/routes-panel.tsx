@@ -15,6 +15,7 @@ import {
   type View,
   type WayRow,
   wayRows,
+  firstOf,
 } from "../../../core/index.js";
 import { useLive, useOpenFrame } from "../../app/open-frame.js";
 import { useDark } from "../../app/theme.js";
@@ -22,7 +23,7 @@ import { Picture } from "../../device/picture.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
 import { Picker } from "../../parts/picker.js";
-import type { PanelProps } from "./bench-foot.js";
+import type { PanelProps } from "./panel-props.js";
 
 type Shown = "routes" | "ways";
 
@@ -163,7 +164,7 @@ function RouteStrip({
   const height = 122;
   const width = Math.min(150, Math.round((height * view.width) / view.height));
   const stops: { id: Id; state: State; does: string | null }[] = [
-    { id: steps[0]!.from, state: start, does: null },
+    { id: firstOf(steps).from, state: start, does: null },
     ...steps.map((each) => ({
       id: each.to,
       state: each.after,

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { type Card, type Frame, nameOf, plainName, type State, type View } from "../../../core/index.js";
+import { type Card, type Frame, nameOf, plainName, type State, type View, nodeAt } from "../../../core/index.js";
 import { Picture } from "../../device/picture.js";
 import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
@@ -77,7 +77,7 @@ export const ScreenCard = memo(function ScreenCard({
           className="pointer-events-none absolute -top-2 -right-1 max-w-[calc(100%+8px)]"
         />
       )}
-      {!covers && card.picture && frame.nodes[id]!.header === "off" && (
+      {!covers && card.picture && nodeAt(frame, id).header === "off" && (
         <span className="pointer-events-none absolute inset-x-1 bottom-1 truncate rounded-sm bg-plate-2/90 text-center text-[11.5px] leading-4 font-semibold">
           {plainName(frame, id)}
         </span>
@@ -85,7 +85,7 @@ export const ScreenCard = memo(function ScreenCard({
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
           <RenameLine
-            title={frame.nodes[id]!.title ?? id}
+            title={nodeAt(frame, id).title ?? id}
             onRename={onRename}
             onRenamed={onRenamed}
             className="font-semibold"

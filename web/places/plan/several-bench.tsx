@@ -9,6 +9,7 @@ import {
   type Shared,
   sharedSettings,
   valueSays,
+  firstOf,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
@@ -111,7 +112,7 @@ function Field({
   shared: Shared;
   onSet: (value: unknown, says: string) => void;
 }) {
-  const common = held.length === 1 ? held[0]!.value : undefined;
+  const common = held.length === 1 ? firstOf(held).value : undefined;
   const { input } = setting;
   if (input.sort === "choice")
     return (

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { type Frame, nameOf, type PlanLayout } from "../../../core/index.js";
+import { type Frame, nameOf, type PlanLayout, nodeAt } from "../../../core/index.js";
 import { Icon } from "../../parts/icon.js";
 import { FoldMark } from "./fold-mark.js";
 import { NeedMark } from "./need-mark.js";
@@ -42,7 +42,7 @@ export const ToothBox = memo(function ToothBox({
   onRenamed,
 }: ToothBoxProps) {
   const { id, hub, x, y, width, height } = tooth;
-  const node = frame.nodes[id]!;
+  const node = nodeAt(frame, id);
   const label = node.tab?.label ?? nameOf(frame, id);
   const badge = node.tab?.badge;
   return (

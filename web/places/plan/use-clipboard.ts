@@ -8,6 +8,9 @@ import {
   plainName,
   readClip,
   writeOutline,
+  nodeAt,
+  sure,
+  firstOf,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import type { Chosen } from "../../app/place.js";
@@ -31,9 +34,9 @@ const isTyping = (target: EventTarget | null): boolean =>
 /** Where something pasted goes: into what is chosen, behind what it holds; beside a screen. */
 const placeFor = (frame: Frame, chosen: Chosen | null): { parent: string | null; after: string | null } => {
   let at = chosen ?? { id: frame.root, parent: null };
-  const node = frame.nodes[at.id]!;
+  const node = nodeAt(frame, at.id);
   if (node.kind === "stack" || node.kind === "hub") return { parent: at.id, after: node.children.at(-1) ?? null };
-  while (at.parent !== null && frame.nodes[at.parent]!.kind === "pair")
+  while (at.parent !== null && nodeAt(frame, at.parent).kind === "pair")
     at = { id: at.parent, parent: placesOf(frame, at.parent)[0] ?? null };
   return { parent: at.parent, after: at.parent === null ? null : at.id };
 };
@@ -62,7 +65,7 @@ export const useClipboard = (options: Options): void => {
     };
     const cut = (event: ClipboardEvent) => {
       const { frame, chosen, others, make } = latest.current;
-      if (copied(event)) make(takeOutAll(frame, outermost(frame, [chosen!, ...others])));
+      if (copied(event)) make(takeOutAll(frame, outermost(frame, [sure(chosen), ...others])));
     };
     const paste = (event: ClipboardEvent) => {
       if (isTyping(event.target) || !event.clipboardData) return;
@@ -78,9 +81,9 @@ export const useClipboard = (options: Options): void => {
       const place = placeFor(frame, chosen);
       const made = pasteClip(frame, clip, place);
       if (!made) return opened.editing.say("fault", "What was copied does not go there: nothing was changed.");
-      const names = clip.tops.map((top) => clip.nodes[top]!.title ?? top);
+      const names = clip.tops.map((top) => sure(clip.nodes[top]).title ?? top);
       const label = `Paste ${names.slice(0, 3).join(", ")}${names.length > 3 ? " …" : ""}`;
-      const done = make({ edit: made.edit, label, choose: { id: made.tops[0]!, parent: place.parent } });
+      const done = make({ edit: made.edit, label, choose: { id: firstOf(made.tops), parent: place.parent } });
       if (done && made.left.length)
         opened.editing.say("plain", `Left out, as this frame cannot have it: ${made.left.join(", ")}.`);
     };

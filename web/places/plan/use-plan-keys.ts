@@ -11,6 +11,8 @@ import {
   setElsewhere,
   settings,
   siblings,
+  nodeAt,
+  firstOf,
 } from "../../../core/index.js";
 import { type Command, runByKey, useCommands } from "../../app/commands.js";
 import { useOpenFrame } from "../../app/open-frame.js";
@@ -59,12 +61,13 @@ const commandsOf = (hands: PlanHands, opened: ReturnType<typeof useOpenFrame>): 
   // the innermost are folded: the plates around them go on showing which there are
   const innermost = () =>
     [...indexOf(frame).ways.keys()].filter(
-      (id) => id !== frame.root && childrenOf(frame.nodes[id]!).every((child) => frame.nodes[child]!.kind === "screen"),
+      (id) =>
+        id !== frame.root && childrenOf(nodeAt(frame, id)).every((child) => nodeAt(frame, child).kind === "screen"),
     );
   const box = () =>
     layout &&
     [...layout.cards, ...layout.plates, ...layout.teeth].find((each) => each.id === at.id && each.parent === at.parent);
-  const isContainer = frame.nodes[at.id]!.kind !== "screen" && at.id !== frame.root;
+  const isContainer = nodeAt(frame, at.id).kind !== "screen" && at.id !== frame.root;
   return [
     {
       id: "add",
@@ -129,7 +132,7 @@ const commandsOf = (hands: PlanHands, opened: ReturnType<typeof useOpenFrame>): 
       id: "same-kind",
       label: "Choose all of this kind",
       keys: ["Shift S"],
-      says: frame.nodes[at.id]!.kind,
+      says: nodeAt(frame, at.id).kind,
       run: () => chosen && selectAll(sameKind(frame, chosen)),
     },
     {
@@ -186,7 +189,7 @@ const whereSet = ({ frame, select }: PlanHands): Command[] =>
         id: `where ${key}`,
         label: `${label}: where it is set`,
         says: `${names.join(", ")}${ids.length > 3 ? ` and ${ids.length - 3} more` : ""}`,
-        run: () => select(parts[0]!, false, parts.slice(1)),
+        run: () => select(firstOf(parts), false, parts.slice(1)),
       },
     ];
   });

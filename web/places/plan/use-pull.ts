@@ -8,6 +8,8 @@ import {
   type View,
   waySays,
   waysOut,
+  firstOf,
+  nodeAt,
 } from "../../../core/index.js";
 import { External } from "../../data/external.js";
 import { addWay, type Planned } from "./edits.js";
@@ -45,8 +47,9 @@ const lookAt = (frame: Frame, view: View, from: Id, to: Id): Pick<Pull, "planned
   if (to === from) return { planned: null, says: ["a way from a screen to itself changes nothing"], refused: true };
   const planned = addWay(frame, from, to);
   const result = applySoundly(frame, planned.edit);
-  if (!result.ok) return { planned: null, says: [result.faults[0]!.received, result.faults[0]!.remedy], refused: true };
-  const way = waysOut(from, result.frame.nodes[from]!).findLast((each) => each.to === to);
+  if (!result.ok)
+    return { planned: null, says: [firstOf(result.faults).received, firstOf(result.faults).remedy], refused: true };
+  const way = waysOut(from, nodeAt(result.frame, from)).findLast((each) => each.to === to);
   return { planned, says: way ? [waySays(result.frame, view, way)] : [], refused: false };
 };
 

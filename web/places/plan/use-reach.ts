@@ -8,6 +8,7 @@ import {
   reachableWith,
   type State,
   type View,
+  sure,
 } from "../../../core/index.js";
 
 /** What a person can come to while the facts stay so. */
@@ -26,7 +27,7 @@ export const useReach = (frame: Frame, view: View, facts: State["facts"] | null)
   return useMemo(() => {
     if (!asked.facts) return null;
     const { nodes } = asked.frame;
-    const all = Object.keys(nodes).filter((id) => nodes[id]!.kind === "screen");
+    const all = Object.keys(nodes).filter((id) => sure(nodes[id]).kind === "screen");
     const isRough = !canExplore(asked.frame);
     const given = asked.facts;
     const screens = isRough
@@ -34,8 +35,8 @@ export const useReach = (frame: Frame, view: View, facts: State["facts"] | null)
       : reachableWith(asked.frame, asked.view, given);
     const reached = new Set<Id>(screens);
     const holds = (id: Id): boolean => {
-      const children = childrenOf(nodes[id]!).filter((child) => Object.hasOwn(nodes, child));
-      const own = children.map((child) => (nodes[child]!.kind === "screen" ? reached.has(child) : holds(child)));
+      const children = childrenOf(sure(nodes[id])).filter((child) => Object.hasOwn(nodes, child));
+      const own = children.map((child) => (sure(nodes[child]).kind === "screen" ? reached.has(child) : holds(child)));
       if (own.includes(true)) reached.add(id);
       return own.includes(true);
     };

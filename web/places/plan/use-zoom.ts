@@ -1,3 +1,4 @@
+import { sure } from "../../../core/index.js";
 import {
   type PointerEvent as ReactPointerEvent,
   type RefObject,
@@ -57,7 +58,7 @@ export const useZoom = (scroller: RefObject<HTMLDivElement | null>) => {
     const wheel = (event: WheelEvent) => {
       if (!event.ctrlKey && !event.metaKey) return;
       event.preventDefault();
-      const corner = element!.getBoundingClientRect();
+      const corner = sure(element).getBoundingClientRect();
       const at = { x: event.clientX - corner.left, y: event.clientY - corner.top };
       about((now) => now * Math.exp(-event.deltaY * 0.0022), at);
     };

@@ -1,6 +1,6 @@
 import { type DragEvent, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { type Fault, type Frame, startingShapes } from "../../../core/index.js";
+import { type Fault, type Frame, startingShapes, firstOf } from "../../../core/index.js";
 import { setDark, useDark } from "../../app/theme.js";
 import { ProblemError } from "../../data/problem.js";
 import { bringBack, createFrame, createFromFile, type ShelfRow, useShelf } from "../../data/shelf.js";
@@ -54,7 +54,7 @@ export function Shelf() {
     if (file) void take(file);
   };
 
-  const pasted = useRef((_text: string) => undefined as void);
+  const pasted = useRef<(text: string) => void>(() => {});
   pasted.current = (text) => {
     const read = readPasted(text);
     if (read.is === "file")
@@ -66,7 +66,7 @@ export function Shelf() {
   };
   useEffect(() => {
     const paste = (event: ClipboardEvent) => {
-      if ((event.target as HTMLElement).closest?.("input, textarea")) return;
+      if (event.target instanceof Element && event.target.closest("input, textarea")) return;
       event.preventDefault();
       pasted.current(event.clipboardData?.getData("text/plain") ?? "");
     };
@@ -185,7 +185,7 @@ export function Shelf() {
             <li>
               <button
                 type="button"
-                onClick={() => void start(startingShapes[0]!.frame, "?panel=list")}
+                onClick={() => void start(firstOf(startingShapes).frame, "?panel=list")}
                 className="flex size-full min-h-18 flex-col justify-center rounded-md border border-dashed border-field p-3 text-left hover:border-petrol"
               >
                 <b>From a list</b>

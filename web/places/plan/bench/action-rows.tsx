@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from "react";
-import { type Action, actionSays, type Frame, type Id, plainName, placesOf } from "../../../../core/index.js";
+import { type Action, actionSays, type Frame, type Id, plainName, placesOf, compact } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Button } from "../../../parts/button.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
@@ -23,7 +23,7 @@ export interface ActionRowsProps {
 }
 
 /** The mark of a way in a list: the same as its peg on the plan. */
-export function WayMark({ mark }: { mark: string | null }) {
+function WayMark({ mark }: { mark: string | null }) {
   return mark === null ? (
     <span className="grid size-[19px] shrink-0 place-items-center text-ink-2">·</span>
   ) : (
@@ -61,14 +61,12 @@ export function WayRow({
 export function ActionRows(props: ActionRowsProps) {
   const { frame, from, actions, places, peg, lit, onLit, onChange, onChoose } = props;
   const [more, setMore] = useState<Id | null>(null);
-  const put = (action: Action, part: Partial<Action> | null, label: string) =>
+  const put = (action: Action, part: { [K in keyof Action]?: Action[K] | undefined } | null, label: string) =>
     onChange(
       actions.flatMap((each) => {
         if (each.id !== action.id) return [each];
         if (!part) return [];
-        const next = { ...each, ...part };
-        for (const key of ["icon", "only"] as const) if (next[key] === undefined) delete next[key];
-        return [next];
+        return compact<Action>({ ...each, ...part }) ?? [];
       }),
       label,
     );
@@ -131,7 +129,7 @@ export function ActionRows(props: ActionRowsProps) {
               <IconPicker
                 label={`Icon of ${action.label}`}
                 value={action.icon}
-                onPick={(icon) => put(action, { icon: icon as string }, icon ? `icon ${icon}` : "no icon")}
+                onPick={(icon) => put(action, { icon }, icon ? `icon ${icon}` : "no icon")}
               />
             </span>
             <DoLines
@@ -143,7 +141,7 @@ export function ActionRows(props: ActionRowsProps) {
             <OnlyLines
               frame={frame}
               only={action.only}
-              onChange={(only) => put(action, { only: only as NonNullable<Action["only"]> }, "where it is there")}
+              onChange={(only) => put(action, { only }, "where it is there")}
             />
           </span>
         )}

@@ -1,4 +1,4 @@
-import { type Body, type Field, type Frame, freeIdIn, nameOf, nodeIn } from "../../../../core/index.js";
+import { type Body, type Field, type Frame, freeIdIn, nameOf, nodeIn, keysOf } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
@@ -22,7 +22,7 @@ const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   media: { label: "picture", make: () => ({ kind: "media" }) },
 };
 
-const kindOptions = Object.entries(kinds).map(([value, { label }]) => ({ value: value as Body["kind"], label }));
+const kindOptions = keysOf(kinds).map((value) => ({ value, label: kinds[value].label }));
 const inputs = (["text", "note", "switch"] as const).map((value) => ({ value, label: value }));
 
 /** Changes a part of the body. */

@@ -11,6 +11,8 @@ import {
   hasSystemBack,
   type Target,
   targetsOf,
+  lastOf,
+  sure,
 } from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
@@ -161,7 +163,7 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
             icon="plus"
             className="self-start"
             onClick={() => {
-              const from = bands.at(-1)!.from + 320;
+              const from = lastOf(bands).from + 320;
               const id = idFor(frame, "wide", bands);
               set("bands", [...bands, { id, from }], `Add a band from ${from} px`);
             }}
@@ -200,7 +202,7 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
                 value={String(factAtLaunch(fact))}
                 options={factValues(fact).map((value) => ({ value: String(value), label: String(value) }))}
                 onChange={(text) => {
-                  const launch = factValues(fact).find((value) => String(value) === text)!;
+                  const launch = sure(factValues(fact).find((value) => String(value) === text));
                   putFact(fact.id, { launch }, `${fact.label} is ${text} at the launch`);
                 }}
               />
@@ -220,7 +222,7 @@ export default function DeviceGroups({ frame, onClose }: { frame: Frame; onClose
                   placeholder="yes, no"
                   wrong={wrongValues}
                   onDone={(text) => {
-                    const values = readNames(text)!;
+                    const values = sure(readNames(text));
                     putFact(
                       fact.id,
                       { values: values.length ? values : undefined, launch: undefined },

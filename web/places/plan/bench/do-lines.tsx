@@ -1,4 +1,5 @@
 import {
+  compact,
   type Action,
   type Do,
   type DoOpen,
@@ -10,6 +11,8 @@ import {
   nameOf,
   type Opens,
   settingDeed,
+  sure,
+  firstOf,
 } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
@@ -66,10 +69,8 @@ function Params({ frame, open, onChange }: { frame: Frame; open: DoOpen; onChang
   ));
 }
 
-const without = <T extends object>(value: T, key: keyof T): T => {
-  const { [key]: _, ...rest } = value;
-  return rest as T;
-};
+/** An action without one of its keys. */
+const without = <D extends Do>(value: D, key: keyof D): D => compact<D>({ ...value, [key]: undefined }) ?? value;
 
 /** Everything about what an action does. */
 export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
@@ -78,7 +79,7 @@ export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
   const others = Object.keys(frame.nodes).filter((other) => other !== from && other !== frame.root);
   const make = (kind: Do["kind"]): Do | null => {
     if (kind === "open") return others[0] ? { kind, to: others[0] } : null;
-    return kind === "set" ? settingDeed(frame, from) : ({ kind } as Do);
+    return kind === "set" ? settingDeed(frame, from) : { kind };
   };
   return (
     <span className="flex w-full flex-wrap items-center gap-1.5">
@@ -88,7 +89,7 @@ export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
         options={kinds.filter(({ value }) => value !== "set" || facts.length > 0 || act.kind === "set")}
         onChange={(kind) => {
           const next = make(kind);
-          if (next) onChange(next, kinds.find(({ value }) => value === kind)!.label);
+          if (next) onChange(next, sure(kinds.find(({ value }) => value === kind)).label);
         }}
       />
       {act.kind === "open" && (
@@ -141,13 +142,13 @@ export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
           <Select
             label="Its value"
             value={String(act.is)}
-            options={factValues(facts.find(({ id }) => id === act.fact) ?? facts[0]!).map((value) => ({
+            options={factValues(facts.find(({ id }) => id === act.fact) ?? firstOf(facts)).map((value) => ({
               value: String(value),
               label: String(value),
             }))}
             onChange={(text) => {
-              const found = facts.find(({ id }) => id === act.fact)!;
-              const is = factValues(found).find((value) => String(value) === text)!;
+              const found = sure(facts.find(({ id }) => id === act.fact));
+              const is = sure(factValues(found).find((value) => String(value) === text));
               onChange({ ...act, is }, `sets ${act.fact} ${text}`);
             }}
           />

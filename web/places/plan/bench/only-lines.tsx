@@ -1,4 +1,4 @@
-import { bandsOf, factsOf, factValues, type Frame, onlySays, targetsOf } from "../../../../core/index.js";
+import { bandsOf, factsOf, factValues, type Frame, onlySays, targetsOf, compact } from "../../../../core/index.js";
 import type { Action } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 
@@ -7,11 +7,6 @@ type Only = NonNullable<Action["only"]>;
 const toggled = (all: readonly string[], now: readonly string[] | undefined, id: string): string[] | undefined => {
   const next = all.filter((other) => (other === id) !== (now ?? all).includes(other));
   return next.length === all.length || next.length === 0 ? undefined : next;
-};
-
-const plain = (only: Only): Only | undefined => {
-  const kept = Object.fromEntries(Object.entries(only).filter(([, value]) => value !== undefined));
-  return Object.keys(kept).length ? (kept as Only) : undefined;
 };
 
 /** Where something is there alone: on some targets, at some widths, while facts are so. */
@@ -36,7 +31,7 @@ export function OnlyLines({
             aria-label={`${name} ${id}`}
             aria-pressed={(only[key] ?? all).includes(id)}
             className="h-6.5 rounded-sm border border-field bg-plate-2 px-1.5 aria-pressed:border-petrol aria-pressed:bg-petrol-soft"
-            onClick={() => onChange(plain({ ...only, [key]: toggled(all, only[key], id) } as Only))}
+            onClick={() => onChange(compact<Only>({ ...only, [key]: toggled(all, only[key], id) }))}
           >
             {id}
           </button>
@@ -45,7 +40,7 @@ export function OnlyLines({
     );
   return (
     <span className="flex w-full flex-wrap items-center gap-x-4 gap-y-1 text-[12.5px]">
-      <span className="text-ink-2">There {onlySays(frame, plain(only)) || "everywhere"}</span>
+      <span className="text-ink-2">There {onlySays(frame, compact<Only>(only)) || "everywhere"}</span>
       {choices("targets", targets, "On")}
       {choices("bands", bands, "At")}
       {factsOf(frame).map((fact) => (
@@ -61,7 +56,7 @@ export function OnlyLines({
             const { [fact.id]: _, ...rest } = only.facts ?? {};
             const value = factValues(fact).find((each) => String(each) === text);
             const facts = value === undefined ? rest : { ...rest, [fact.id]: value };
-            onChange(plain({ ...only, facts: Object.keys(facts).length ? facts : undefined } as Only));
+            onChange(compact<Only>({ ...only, facts: Object.keys(facts).length ? facts : undefined }));
           }}
         />
       ))}

@@ -1,3 +1,4 @@
+import { sure } from "../../../../core/index.js";
 import { readTemplate, wrongTemplate } from "../../../parts/wrong.js";
 import { TextLine } from "../../../parts/text-line.js";
 
@@ -27,7 +28,7 @@ export function TemplateLine({
         title="name = value; name = value. A value may hold {a param} or {draft.a field}."
         wrong={wrongTemplate}
         onDone={(text) => {
-          const values = readTemplate(text)!;
+          const values = sure(readTemplate(text));
           onChange(Object.keys(values).length ? values : undefined);
         }}
       />

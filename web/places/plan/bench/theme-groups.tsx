@@ -13,6 +13,8 @@ import {
   type Palette,
   sizeNames,
   type Theme,
+  sure,
+  compact,
 } from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { Button } from "../../../parts/button.js";
@@ -34,13 +36,10 @@ const words: Record<ColourName, string> = {
 };
 const sides = ["light", "dark"] as const;
 /** The frame's theme without what it does not say. */
-const plain = (theme: Theme): Theme | undefined => {
-  const kept = Object.fromEntries(
-    Object.entries(theme).filter(
-      ([, value]) => value !== undefined && (typeof value !== "object" || Object.keys(value).length > 0),
-    ),
-  );
-  return Object.keys(kept).length ? (kept as Theme) : undefined;
+const plain = (theme: { [K in keyof Theme]: Theme[K] | undefined }): Theme | undefined => {
+  const { light, dark, sizes } = theme;
+  const some = <T extends object>(part: T | undefined): T | undefined => part && compact<T>(part);
+  return compact<Theme>({ ...theme, light: some(light), dark: some(dark), sizes: some(sizes) });
 };
 
 const markSays = {
@@ -57,7 +56,7 @@ export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose:
   const mark = markOf(frame);
   const [trying, setTrying] = useState<{ side: (typeof sides)[number]; name: ColourName; hex: string } | null>(null);
   const change = (part: Partial<{ [K in keyof Theme]: Theme[K] | undefined }>, label: string) => {
-    const value = plain({ ...theme, ...part } as Theme);
+    const value = plain({ ...theme, ...part });
     opened.editing.edit({ kind: "setFrame", key: "theme", ...(value && { value }) }, `Theme: ${label}`);
   };
   const colour = (side: (typeof sides)[number], name: ColourName, hex: string | undefined) => {
@@ -128,7 +127,7 @@ export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose:
                 <tr key={pair.id}>
                   <td className="whitespace-nowrap">{pair.says}</td>
                   <PairCell pair={pair} />
-                  <PairCell pair={pairs.dark[i]!} />
+                  <PairCell pair={sure(pairs.dark[i])} />
                 </tr>
               ))}
             </tbody>

@@ -1,0 +1,1 @@
+export { arrange, arrangeSurface, type DrawnScreen, plainRegion, type Region } from "./arrange.js";

@@ -1,0 +1,3 @@
+export type { ChangeOfMind } from "./change.js";
+export { settingDeed } from "./deed.js";
+export { changes as changesOfMind } from "./table.js";

@@ -1,0 +1,10 @@
+export { applyEach, applyEdit, applySoundly, type EditResult } from "./apply.js";
+export { type Clash, clashesOf, withoutClashes } from "./clash.js";
+export { clipOf, clipType, pasteClip, readClip } from "./clip.js";
+export { editBetween } from "./difference-edit.js";
+export type { Forms } from "./draft.js";
+export type { Edit } from "./edit.js";
+export { carriedOver, fold, type History, type HistoryEvent } from "./history.js";
+export { duplicateOf, freeIdIn } from "./naming.js";
+export type { Part, Planned } from "./part.js";
+export { noRenames, nowNamed, type Renames, thenRenamed } from "./renames.js";

@@ -1,0 +1,1 @@
+export { faultsOf } from "./faults.js";

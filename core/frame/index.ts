@@ -1,0 +1,77 @@
+export {
+  bandsOf,
+  childrenOf,
+  factAtLaunch,
+  factsOf,
+  factValues,
+  hasEdgeSwipe,
+  hasSystemBack,
+  plainIcon,
+  secondBand,
+  startOf,
+  targetsOf,
+} from "./defaults.js";
+export { equal } from "./equal.js";
+export { type Fault, faultLine, shown } from "./fault.js";
+export { indexOf, isAttached, isInStack, parentsOf, placesOf, subtreeOf } from "./frame-index.js";
+export { heldBy } from "./held.js";
+export { compact, keysOf } from "./keys.js";
+export { classIn, type Lens, lensOf, type Look, lookOf } from "./look.js";
+export { fill, nameOf, plainName } from "./names.js";
+export {
+  factCombinations,
+  factWords,
+  firstUnmet,
+  mayStand,
+  needsAbove,
+  needWords,
+  sameFacts,
+  shortNeed,
+  standsInFor,
+  valuesOf,
+  valueWord,
+} from "./needs.js";
+export { hubAt, nodeAt, nodeIn, pairAt, screenAt } from "./nodes.js";
+export { actionsThere } from "./only.js";
+export {
+  type Action,
+  type Body,
+  type ColourName,
+  colourNames,
+  type Do,
+  type DoOpen,
+  type Face,
+  type Fact,
+  type Facts,
+  type FactValue,
+  type Field,
+  type How,
+  type Id,
+  type ListBody,
+  type Mark,
+  marks,
+  type Need,
+  type Opens,
+  sizeNames,
+  type Tab,
+  type Target,
+  type Theme,
+} from "./parts.js";
+export { patternOf } from "./pattern.js";
+export { pointer, segmentsOf } from "./pointer.js";
+export {
+  faceChoices,
+  fieldsIn,
+  type NodeKind,
+  optionsOf,
+  type PropertyKey,
+  propertyOf,
+  type ValueOf,
+} from "./properties.js";
+export { cornerOf, defaultCorner, defaultSizes, markOf } from "./sizes.js";
+export { firstOf, lastOf, sure } from "./sure.js";
+export { textFaults } from "./text.js";
+export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./theme.js";
+export type { Frame, FrameField, HubNode, Node, ScreenNode, StackNode } from "./types.js";
+export { bandAt, targetIn, type View, viewOf } from "./view.js";
+export { plainFrame, writeFrame } from "./write.js";

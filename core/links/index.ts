@@ -1,0 +1,13 @@
+export { type GivenAddress, proposeAddresses } from "./propose.js";
+export { type AddressRow, addressRows } from "./rows.js";
+export {
+  caseOf,
+  type CaseRun,
+  freeCaseId,
+  type Grid,
+  runCase,
+  type Trial,
+  type Tried,
+  tryEverywhere,
+  tryLink,
+} from "./trial.js";

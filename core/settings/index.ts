@@ -1,0 +1,12 @@
+export { alike, sameKind, siblings } from "./alike.js";
+export {
+  type Held,
+  isSetHere,
+  setElsewhere,
+  type Setting,
+  settings,
+  type Shared,
+  sharedSettings,
+  valueOf,
+  valueSays,
+} from "./settings.js";

@@ -1,0 +1,1 @@
+export { startingShapes } from "./starts.js";
