@@ -58,6 +58,7 @@ export {
 export {
   type Action,
   actionsThere,
+  type Band,
   bandAt,
   bandsOf,
   type Body,
@@ -109,6 +110,7 @@ export {
   lastOf,
   type Lens,
   lensOf,
+  type LinkCase,
   type ListBody,
   type Look,
   lookOf,
@@ -171,6 +173,7 @@ export {
   freeCaseId,
   type GivenAddress,
   type Grid,
+  type Proposal,
   proposeAddresses,
   runCase,
   type Trial,

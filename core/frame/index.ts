@@ -35,6 +35,7 @@ export { hubAt, nodeAt, nodeIn, pairAt, screenAt } from "./nodes.js";
 export { actionsThere } from "./only.js";
 export {
   type Action,
+  type Band,
   type Body,
   type ColourName,
   colourNames,
@@ -47,6 +48,7 @@ export {
   type Field,
   type How,
   type Id,
+  type LinkCase,
   type ListBody,
   type Mark,
   marks,

@@ -1,4 +1,4 @@
-export { type GivenAddress, proposeAddresses } from "./propose.js";
+export { type GivenAddress, type Proposal, proposeAddresses } from "./propose.js";
 export { type AddressRow, addressRows } from "./rows.js";
 export {
   caseOf,

@@ -33,6 +33,17 @@ const finderOf = (frame: Frame): Finder<FrameFindable> => {
 
 const sortWord = { screen: "screen", container: "plate", action: "action", address: "address" } as const;
 
+/** As many are shown. */
+const most = 14;
+
+const asFindable = (command: Command): CommandFindable => ({
+  key: `command ${command.id}`,
+  label: command.label,
+  says: command.says ?? "",
+  ...(command.keys?.[0] && { keys: command.keys[0] }),
+  command,
+});
+
 export interface FindListProps {
   text: string;
   keys: RefObject<FindKeys | null>;
@@ -43,60 +54,57 @@ export interface FindListProps {
   onDone: () => void;
 }
 
-/** What answers to the letters typed: the best first, with its key; while nothing is typed, what was found last. */
-export default function FindList({ text, keys, takes, back, onDone }: FindListProps) {
-  const opened = useOpenFrame();
+/** What answers to the letters typed, the best first; while nothing is typed, what was found last and what can be done. */
+const useFound = (text: string): Found<Any>[] => {
   const frame = useEditing((edited) => edited.frame);
   const id = useEditing((edited) => edited.id);
+  const offered = useCommandsNow();
+  const commands = useMemo(() => createFinder(offered.map(asFindable)), [offered]);
+  return useMemo(() => {
+    const all: Finder<Any> = { prepared: [...finderOf(frame).prepared, ...commands.prepared] };
+    const recent = recentIn("found", id);
+    if (text.trim() !== "") return find(all, text, recent, most);
+    const known = recent.filter((key) => all.prepared.some(({ item }) => item.key === key));
+    const last = find(all, "", known, known.length);
+    const rest = commands.prepared.filter(({ item }) => !known.includes(item.key));
+    return [...last, ...rest.map(({ item }) => ({ item, lit: [] }))].slice(0, most);
+  }, [frame, commands, text, id]);
+};
+
+/** Does what was found, or goes to it on the plan. */
+const useTake = (back: FindListProps["back"], onDone: () => void): ((item: Any) => void) => {
+  const { editing } = useOpenFrame();
   const [chosen, choose] = useChosen();
   const [place, go] = usePlace();
-  const [at, setAt] = useState(0);
-  const list = useRef<HTMLUListElement>(null);
-
-  const offered = useCommandsNow();
-  const commands = useMemo(
-    () =>
-      createFinder<CommandFindable>(
-        offered.map((command) => ({
-          key: `command ${command.id}`,
-          label: command.label,
-          says: command.says ?? "",
-          ...(command.keys?.[0] && { keys: command.keys[0] }),
-          command,
-        })),
-      ),
-    [offered],
-  );
-  const found = useMemo<Found<Any>[]>(() => {
-    const all: Finder<Any> = { prepared: [...finderOf(frame).prepared, ...commands.prepared] };
-    // with nothing typed: what was found last, and what can be done
-    if (text.trim() === "") {
-      const recent = recentIn("found", id).filter((key) => all.prepared.some(({ item }) => item.key === key));
-      const last = find(all, "", recent, recent.length);
-      const rest = commands.prepared.filter(({ item }) => !recent.includes(item.key));
-      return [...last, ...rest.map(({ item }) => ({ item, lit: [] }))].slice(0, 14);
-    }
-    return find(all, text, recentIn("found", id), 14);
-  }, [frame, commands, text, id]);
-  useEffect(() => setAt(0), [text]);
-  useEffect(() => {
-    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: "nearest" });
-  }, [at]);
-
-  const take = (i: number) => {
-    const item = found[i]?.item;
-    if (!item) return;
+  return (item) => {
+    const { id, frame } = editing.get();
     remember("found", id, item.key);
     onDone();
     if (isCommand(item)) {
       back.current?.focus();
       return item.command.run();
     }
-    opened.editing.hush();
+    editing.hush();
     if (place !== "plan") go("plan");
     const to = { id: item.node, parent: placesOf(frame, item.node)[0] ?? null };
     const isThere = chosen?.id === to.id && chosen.parent === to.parent;
     choose(to, isThere, { found: true });
+  };
+};
+
+/** What answers to the letters typed: the best first, with its key; while nothing is typed, what was found last. */
+export default function FindList({ text, keys, takes, back, onDone }: FindListProps) {
+  const found = useFound(text);
+  const takeItem = useTake(back, onDone);
+  const [at, setAt] = useState(0);
+  const list = useRef<HTMLUListElement>(null);
+  useEffect(() => setAt(0), [text]);
+  useEffect(() => {
+    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: "nearest" });
+  }, [at]);
+  const take = (i: number) => {
+    const item = found[i]?.item;
+    if (item) takeItem(item);
   };
   useEffect(() => {
     if (takes) take(0);
@@ -115,29 +123,39 @@ export default function FindList({ text, keys, takes, back, onDone }: FindListPr
       className="absolute top-full left-0 z-50 mt-1 max-h-[70dvh] w-[30rem] max-w-[90vw] overflow-auto rounded-md border border-ink bg-plate-2 py-1 shadow-lift"
     >
       {found.length === 0 && <li className="px-3 py-1.5 text-ink-2">Nothing has these letters.</li>}
-      {found.map(({ item, lit }, i) => (
-        <li
-          key={item.key}
-          role="option"
-          aria-selected={i === at}
-          className={`flex cursor-pointer items-baseline gap-2.5 px-3 py-1 ${i === at ? "bg-petrol-soft" : ""}`}
-          onPointerMove={() => setAt(i)}
-          onPointerDown={(event) => {
-            event.preventDefault();
-            take(i);
-          }}
-        >
-          <span className="w-15 shrink-0 text-[12px] text-ink-2">{isCommand(item) ? "do" : sortWord[item.sort]}</span>
-          <span className="shrink-0 font-medium">
-            <Lit text={item.label} lit={lit} />
-          </span>
-          <span className="min-w-0 grow truncate text-ink-2">{item.says}</span>
-          {item.keys && (
-            <kbd className="mono shrink-0 rounded-sm border border-field px-1 text-[11px]">{item.keys}</kbd>
-          )}
-        </li>
+      {found.map((each, i) => (
+        <Row key={each.item.key} found={each} isChosen={i === at} onAt={() => setAt(i)} onTake={() => take(i)} />
       ))}
     </ul>
+  );
+}
+
+interface RowProps {
+  found: Found<Any>;
+  isChosen: boolean;
+  onAt: () => void;
+  onTake: () => void;
+}
+
+function Row({ found: { item, lit }, isChosen, onAt, onTake }: RowProps) {
+  return (
+    <li
+      role="option"
+      aria-selected={isChosen}
+      className={`flex cursor-pointer items-baseline gap-2.5 px-3 py-1 ${isChosen ? "bg-petrol-soft" : ""}`}
+      onPointerMove={onAt}
+      onPointerDown={(event) => {
+        event.preventDefault();
+        onTake();
+      }}
+    >
+      <span className="w-15 shrink-0 text-[12px] text-ink-2">{isCommand(item) ? "do" : sortWord[item.sort]}</span>
+      <span className="shrink-0 font-medium">
+        <Lit text={item.label} lit={lit} />
+      </span>
+      <span className="min-w-0 grow truncate text-ink-2">{item.says}</span>
+      {item.keys && <kbd className="mono shrink-0 rounded-sm border border-field px-1 text-[11px]">{item.keys}</kbd>}
+    </li>
   );
 }
 

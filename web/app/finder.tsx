@@ -1,19 +1,11 @@
-import type { FindKeys } from "./find-keys.js";
-import { type KeyboardEvent, Suspense, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type RefObject, Suspense, useEffect, useRef, useState } from "react";
 import { later } from "../parts/later.js";
+import type { FindKeys } from "./find-keys.js";
 
 const FindList = later(() => import("./find-list.js"));
 
-/** The find box: any screen, container, action, address, setting or command by a few letters. */
-export function Finder() {
-  const input = useRef<HTMLInputElement>(null);
-  const keys = useRef<FindKeys | null>(null);
-  const before = useRef<HTMLElement | null>(null);
-  const [text, setText] = useState("");
-  const [open, setOpen] = useState(false);
-  // Enter pressed while the list is still being loaded is not lost: it is taken once there is a list
-  const [hasty, setHasty] = useState(false);
-
+/** Ctrl K leads to the find box from wherever one is. */
+const useFindKey = (input: RefObject<HTMLInputElement | null>): void =>
   useEffect(() => {
     const key = (event: globalThis.KeyboardEvent) => {
       if (event.key.toLowerCase() !== "k" || !(event.ctrlKey || event.metaKey)) return;
@@ -22,14 +14,26 @@ export function Finder() {
     };
     addEventListener("keydown", key);
     return () => removeEventListener("keydown", key);
-  }, []);
+  }, [input]);
 
+/** What is typed in the find box, and its keys. */
+const useFinding = () => {
+  const input = useRef<HTMLInputElement>(null);
+  /** The keys of the list, once there is one. */
+  const keys = useRef<FindKeys | null>(null);
+  /** Where the focus was before. */
+  const before = useRef<HTMLElement | null>(null);
+  const [text, setText] = useState("");
+  const [open, setOpen] = useState(false);
+  // Enter pressed while the list is still being loaded is not lost: it is taken once there is a list
+  const [hasty, setHasty] = useState(false);
+  useFindKey(input);
   const leave = () => {
     setText("");
     setOpen(false);
     setHasty(false);
   };
-  const onKey = (event: KeyboardEvent) => {
+  const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
     if (event.key === "ArrowDown") keys.current?.move(1);
     else if (event.key === "ArrowUp") keys.current?.move(-1);
@@ -43,6 +47,12 @@ export function Finder() {
     } else return;
     event.preventDefault();
   };
+  return { input, keys, before, text, setText, open, setOpen, hasty, leave, onKeyDown };
+};
+
+/** The find box: any screen, container, action, address, setting or command by a few letters. */
+export function Finder() {
+  const { input, keys, before, text, setText, open, setOpen, hasty, leave, onKeyDown } = useFinding();
   return (
     <div className="relative ml-2 w-64 min-w-24">
       <input
@@ -66,10 +76,10 @@ export function Finder() {
           setOpen(true);
         }}
         onBlur={leave}
-        onKeyDown={onKey}
+        onKeyDown={onKeyDown}
       />
-      {open && (
-        <Suspense fallback={null}>
+      <Suspense fallback={null}>
+        {open && (
           <FindList
             text={text}
             keys={keys}
@@ -77,8 +87,8 @@ export function Finder() {
             back={before}
             onDone={() => (leave(), input.current?.blur())}
           />
-        </Suspense>
-      )}
+        )}
+      </Suspense>
     </div>
   );
 }

@@ -2,7 +2,7 @@ import { lastOf } from "../../core/index.js";
 import { Suspense, useState } from "react";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
-import { useRevisions } from "../data/revisions.js";
+import { type RevisionRow, useRevisions } from "../data/revisions.js";
 import { framePath, type HeadAnswer } from "../data/shelf.js";
 import { Button } from "../parts/button.js";
 import { PanelDialog } from "../parts/panel-dialog.js";
@@ -30,6 +30,19 @@ export default function HistoryPanel({ open, onClose }: { open: boolean; onClose
   );
 }
 
+/** Does something with a change; where it fails, that is told. */
+const useTold = (): ((work: Promise<unknown>) => Promise<void>) => {
+  const { editing } = useOpenFrame();
+  return async (work) => {
+    try {
+      await work;
+    } catch (problem) {
+      if (!(problem instanceof ProblemError)) throw problem;
+      editing.say("fault", `${problem.title}. ${problem.detail}`);
+    }
+  };
+};
+
 function Revisions({ onClose }: { onClose: () => void }) {
   const opened = useOpenFrame();
   const id = useEditing((edited) => edited.id);
@@ -40,14 +53,7 @@ function Revisions({ onClose }: { onClose: () => void }) {
   const [naming, setNaming] = useState<number | null>(null);
   const [compared, setCompared] = useState<number | null>(null);
 
-  const attempt = async (work: Promise<unknown>) => {
-    try {
-      await work;
-    } catch (problem) {
-      if (!(problem instanceof ProblemError)) throw problem;
-      opened.editing.say("fault", `${problem.title}. ${problem.detail}`);
-    }
-  };
+  const attempt = useTold();
   const restore = (number: number) =>
     attempt(
       request<HeadAnswer>(`${framePath(id)}/revisions/${number}`).then(({ frame }) => {
@@ -72,49 +78,18 @@ function Revisions({ onClose }: { onClose: () => void }) {
     <>
       <ol className="flex flex-col">
         {data.map((row) => (
-          <li key={row.number} className="border-b border-rule last:border-b-0">
-            <div className="flex h-10 items-center gap-3">
-              <span className="mono w-8 text-right text-ink-2">{row.number}</span>
-              {naming === row.number ? (
-                <TextLine
-                  autoFocus
-                  aria-label="Name of the change"
-                  value={row.label}
-                  wrong={wrongEmpty}
-                  onDone={(label) => void name(row.number, label.trim().slice(0, 200))}
-                  onLeave={() => (setNaming(null), returnTo(`change ${row.number}`))}
-                />
-              ) : (
-                <button
-                  type="button"
-                  className="min-w-0 grow truncate text-left hover:underline"
-                  title="Give this change a name"
-                  data-return={`change ${row.number}`}
-                  onClick={() => setNaming(row.number)}
-                >
-                  {row.label}
-                </button>
-              )}
-              <time className="shrink-0 text-ink-2" dateTime={row.made}>
-                {when.format(new Date(row.made))}
-              </time>
-              <Button
-                tone="quiet"
-                aria-expanded={compared === row.number}
-                onClick={() => setCompared(compared === row.number ? null : row.number)}
-              >
-                Compare
-              </Button>
-              <Button disabled={row.number === revision && waiting === 0} onClick={() => void restore(row.number)}>
-                {row.number === revision && waiting === 0 ? "Newest" : "Restore"}
-              </Button>
-            </div>
-            {compared === row.number && (
-              <Suspense fallback={null}>
-                <RevisionDifferences number={row.number} onGo={onClose} />
-              </Suspense>
-            )}
-          </li>
+          <Revision
+            key={row.number}
+            row={row}
+            isNewest={row.number === revision && waiting === 0}
+            isNaming={naming === row.number}
+            isCompared={compared === row.number}
+            onNaming={(is) => setNaming(is ? row.number : null)}
+            onName={(label) => void name(row.number, label)}
+            onCompare={(is) => setCompared(is ? row.number : null)}
+            onRestore={() => void restore(row.number)}
+            onGo={onClose}
+          />
         ))}
       </ol>
       {older && (
@@ -123,5 +98,63 @@ function Revisions({ onClose }: { onClose: () => void }) {
         </Button>
       )}
     </>
+  );
+}
+
+interface RevisionProps {
+  row: RevisionRow;
+  isNewest: boolean;
+  isNaming: boolean;
+  isCompared: boolean;
+  onNaming: (is: boolean) => void;
+  onName: (label: string) => void;
+  onCompare: (is: boolean) => void;
+  onRestore: () => void;
+  /** Something that changed is gone to. */
+  onGo: () => void;
+}
+
+/** A change that was kept: its name, when it was made, what it changed. */
+function Revision({ row, isNewest, isNaming, isCompared, onNaming, onName, ...deeds }: RevisionProps) {
+  return (
+    <li className="border-b border-rule last:border-b-0">
+      <div className="flex h-10 items-center gap-3">
+        <span className="mono w-8 text-right text-ink-2">{row.number}</span>
+        {isNaming ? (
+          <TextLine
+            autoFocus
+            aria-label="Name of the change"
+            value={row.label}
+            wrong={wrongEmpty}
+            onDone={(label) => onName(label.trim().slice(0, 200))}
+            onLeave={() => (onNaming(false), returnTo(`change ${row.number}`))}
+          />
+        ) : (
+          <button
+            type="button"
+            className="min-w-0 grow truncate text-left hover:underline"
+            title="Give this change a name"
+            data-return={`change ${row.number}`}
+            onClick={() => onNaming(true)}
+          >
+            {row.label}
+          </button>
+        )}
+        <time className="shrink-0 text-ink-2" dateTime={row.made}>
+          {when.format(new Date(row.made))}
+        </time>
+        <Button tone="quiet" aria-expanded={isCompared} onClick={() => deeds.onCompare(!isCompared)}>
+          Compare
+        </Button>
+        <Button disabled={isNewest} onClick={deeds.onRestore}>
+          {isNewest ? "Newest" : "Restore"}
+        </Button>
+      </div>
+      {isCompared && (
+        <Suspense fallback={null}>
+          <RevisionDifferences number={row.number} onGo={deeds.onGo} />
+        </Suspense>
+      )}
+    </li>
   );
 }

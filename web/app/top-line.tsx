@@ -1,5 +1,6 @@
 import { Suspense, useCallback, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
+import type { Panel } from "../data/selection.js";
 import { Button } from "../parts/button.js";
 import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
@@ -18,66 +19,74 @@ const MoreMenu = later(() => import("./more-menu.js"));
 
 /** The one line on top: what is open, how far it is kept, what can be taken back, and the places of the work. */
 export function TopLine() {
-  const opened = useOpenFrame();
-  const { id } = useParams();
-  const [, go] = usePlace();
   const name = useEditing((edited) => edited.frame.name);
-  const history = useEditing((edited) => edited.history);
-  const dark = useDark();
-  const [renaming, setRenaming] = useState(false);
   const [past, setPast] = useState(false);
-  const [menu, setMenu] = useState(false);
-  useAppCommands(useCallback(() => setPast(true), []));
-  const moreButton = <Button tone="quiet" icon="dots-three" aria-label="More" onClick={() => setMenu(true)} />;
-  const lastDone = history.done.at(-1)?.label;
-  const lastUndone = history.undone.at(-1)?.label;
-
+  const openPast = useCallback(() => setPast(true), []);
+  useAppCommands(openPast);
   useEffect(() => {
     document.title = `${name} · Handy Frame`;
   }, [name]);
-
   return (
     <header className="flex h-[46px] shrink-0 items-center gap-2 border-b border-ink bg-plate-0 px-3">
       <Link to="/" aria-label="To the shelf" title="To the shelf" className="grid size-8 place-items-center">
         <img src="/mark.svg" alt="" className="size-6" />
       </Link>
-      {renaming ? (
-        <div className="w-56">
-          <TextLine
-            autoFocus
-            aria-label="Name of the frame"
-            value={name}
-            onFocus={(event) => event.target.select()}
-            wrong={wrongEmpty}
-            onDone={(next) =>
-              opened.editing.edit(
-                { kind: "setFrame", key: "name", value: next.trim().slice(0, 120) },
-                `Rename to ${next.trim()}`,
-              )
-            }
-            onLeave={() => (setRenaming(false), returnTo("frame-name"))}
-          />
-        </div>
-      ) : (
-        <button
-          type="button"
-          className="max-w-56 truncate rounded-sm px-1 text-[16px] font-bold"
-          title="Rename the frame"
-          data-return="frame-name"
-          onClick={() => setRenaming(true)}
-        >
-          {name}
-        </button>
-      )}
-      <Kept onOpen={() => setPast(true)} />
+      <FrameName name={name} />
+      <Kept onOpen={openPast} />
       <InFile />
+      <UndoRedo />
+      <Finder />
+      <PlaceLine />
+      <More onPast={openPast} />
+      <Suspense fallback={null}>{past && <HistoryPanel open onClose={() => setPast(false)} />}</Suspense>
+    </header>
+  );
+}
+
+/** What the frame is called; pressed, it is renamed where it stands. */
+function FrameName({ name }: { name: string }) {
+  const { editing } = useOpenFrame();
+  const [renaming, setRenaming] = useState(false);
+  const rename = (next: string) =>
+    editing.edit({ kind: "setFrame", key: "name", value: next.slice(0, 120) }, `Rename to ${next}`);
+  return renaming ? (
+    <div className="w-56">
+      <TextLine
+        autoFocus
+        aria-label="Name of the frame"
+        value={name}
+        onFocus={(event) => event.target.select()}
+        wrong={wrongEmpty}
+        onDone={(next) => rename(next.trim())}
+        onLeave={() => (setRenaming(false), returnTo("frame-name"))}
+      />
+    </div>
+  ) : (
+    <button
+      type="button"
+      className="max-w-56 truncate rounded-sm px-1 text-[16px] font-bold"
+      title="Rename the frame"
+      data-return="frame-name"
+      onClick={() => setRenaming(true)}
+    >
+      {name}
+    </button>
+  );
+}
+
+function UndoRedo() {
+  const { editing } = useOpenFrame();
+  const { done, undone } = useEditing((edited) => edited.history);
+  const [lastDone, lastUndone] = [done.at(-1)?.label, undone.at(-1)?.label];
+  return (
+    <>
       <Button
         tone="quiet"
         icon="arrow-counter-clockwise"
         aria-label="Undo"
         disabled={!lastDone}
         title={lastDone ? `Undo: ${lastDone} (Ctrl Z)` : "Nothing to undo"}
-        onClick={() => opened.editing.undo()}
+        onClick={() => editing.undo()}
       />
       <Button
         tone="quiet"
@@ -85,30 +94,37 @@ export function TopLine() {
         aria-label="Redo"
         disabled={!lastUndone}
         title={lastUndone ? `Redo: ${lastUndone} (Ctrl Shift Z)` : "Nothing to redo"}
-        onClick={() => opened.editing.redo()}
+        onClick={() => editing.redo()}
       />
-      <Finder />
-      <PlaceLine />
-      {menu ? (
-        <Suspense fallback={moreButton}>
-          <MoreMenu
-            items={[
-              { label: "Changes and restore…", choose: () => setPast(true) },
-              { label: "Theme and bars of the app…", choose: () => (go("plan"), opened.selection.showPanel("theme")) },
-              {
-                label: "Devices, widths and facts…",
-                choose: () => (go("plan"), opened.selection.showPanel("devices")),
-              },
-              { label: "Download the file", href: `/api/frames/${id}/file` },
-              { label: dark ? "Light theme" : "Dark theme", choose: () => setDark(!dark) },
-            ]}
-          />
-        </Suspense>
-      ) : (
-        moreButton
-      )}
-      <Suspense fallback={null}>{past && <HistoryPanel open onClose={() => setPast(false)} />}</Suspense>
-    </header>
+    </>
+  );
+}
+
+/** What is not needed at every moment. */
+function More({ onPast }: { onPast: () => void }) {
+  const { selection } = useOpenFrame();
+  const { id } = useParams();
+  const [, go] = usePlace();
+  const dark = useDark();
+  const [isOpen, setOpen] = useState(false);
+  const button = <Button tone="quiet" icon="dots-three" aria-label="More" onClick={() => setOpen(true)} />;
+  if (!isOpen) return button;
+  const toPanel = (panel: Panel) => () => {
+    go("plan");
+    selection.showPanel(panel);
+  };
+  return (
+    <Suspense fallback={button}>
+      <MoreMenu
+        items={[
+          { label: "Changes and restore…", choose: onPast },
+          { label: "Theme and bars of the app…", choose: toPanel("theme") },
+          { label: "Devices, widths and facts…", choose: toPanel("devices") },
+          { label: "Download the file", href: `/api/frames/${id}/file` },
+          { label: dark ? "Light theme" : "Dark theme", choose: () => setDark(!dark) },
+        ]}
+      />
+    </Suspense>
   );
 }
 

@@ -8,46 +8,29 @@ import { copyText } from "../parts/copy-text.js";
 /** Links longer than this are followed, and not remembered. */
 const mostKept = 2000;
 
+/** What can be offered at once. */
+const mostOffered = 40;
+
 /** The address of the screen; any link can be typed in its place, and followed running or cold. */
 export function AddressLine() {
-  const opened = useOpenFrame();
+  const { live } = useOpenFrame();
   const frame = useEditing((edited) => edited.frame);
   const id = useEditing((edited) => edited.id);
-  const { view, at } = useLive((live) => live.device);
+  const { view, at } = useLive((now) => now.device);
   const [typed, setTyped] = useState<string | null>(null);
-  const [copied, setCopied] = useState(false);
+  const [isAsked, setIsAsked] = useState(false);
   const list = useId();
 
   const { state } = at;
   const address = state.outside ? null : addressOf(frame, topOf(lensOf(frame, view), state.root));
   const link = typed ?? address ?? "";
-  const wrong = typed === null || typed === "" ? null : targetOfLink(frame, typed);
-
-  // what was followed last, then where the app has addresses; asked for once the line is gone to
-  const [isAsked, setIsAsked] = useState(false);
-  const offered = useMemo(
-    () =>
-      isAsked
-        ? [...new Set([...recentIn("links", id), ...addressesOf(frame).map(({ pattern }) => pattern.text)])].slice(
-            0,
-            40,
-          )
-        : [],
-    [isAsked, frame, id, at],
-  );
-
+  const target = typed === null || typed === "" ? null : targetOfLink(frame, typed);
+  const wrong = target?.kind === "ignored" ? target.reason : null;
   const follow = (start: "cold" | "running") => {
     if (link === "") return;
     if (link.length <= mostKept) remember("links", id, link);
-    opened.live.send({ do: "link", url: link, start });
+    live.send({ do: "link", url: link, start });
     setTyped(null);
-  };
-  const copy = async () => {
-    const whole = linkTo(frame.address, link);
-    if (!(await copyText(whole)))
-      return opened.editing.say("fault", `The browser does not let the page copy. The link is ${whole.slice(0, 200)}`);
-    setCopied(true);
-    setTimeout(() => setCopied(false), 1500);
   };
   return (
     <form
@@ -65,7 +48,7 @@ export function AddressLine() {
           spellCheck={false}
           placeholder={state.outside ? "outside the app" : "no address"}
           value={link}
-          className={`mono h-8 w-full min-w-0 rounded-sm border bg-plate-2 px-2 text-[12px] placeholder:text-ink-2 ${wrong?.kind === "ignored" ? "border-clay" : "border-field"}`}
+          className={`mono h-8 w-full min-w-0 rounded-sm border bg-plate-2 px-2 text-[12px] placeholder:text-ink-2 ${wrong === null ? "border-field" : "border-clay"}`}
           onFocus={(event) => (event.target.select(), setIsAsked(true))}
           onChange={(event) => setTyped(event.target.value)}
           onBlur={() => (setTyped((now) => (now === "" ? null : now)), setIsAsked(false))}
@@ -74,14 +57,7 @@ export function AddressLine() {
             if (event.key === "Escape") setTyped(null);
           }}
         />
-        <Button
-          tone="quiet"
-          icon={copied ? "check" : "copy"}
-          aria-label={copied ? "Copied" : "Copy the link"}
-          title={copied ? "Copied" : `Copy ${linkTo(frame.address, link).slice(0, 80)}`}
-          disabled={link === ""}
-          onClick={() => void copy()}
-        />
+        <CopyLink link={link} />
         <Button
           disabled={link === ""}
           onClick={() => follow("cold")}
@@ -90,16 +66,51 @@ export function AddressLine() {
           cold
         </Button>
       </div>
-      <datalist id={list}>
-        {offered.map((each) => (
-          <option key={each} value={each} />
-        ))}
-      </datalist>
-      {wrong?.kind === "ignored" && (
-        <p role="status" className="line-clamp-2 text-[12px] leading-4 text-clay">
-          ! {wrong.reason}
-        </p>
-      )}
+      <datalist id={list}>{isAsked && <Offered />}</datalist>
+      {wrong !== null && <Wrong says={wrong} />}
     </form>
+  );
+}
+
+function Wrong({ says }: { says: string }) {
+  return (
+    <p role="status" className="line-clamp-2 text-[12px] leading-4 text-clay">
+      ! {says}
+    </p>
+  );
+}
+
+/** What was followed last, then where the app has addresses; asked for once the line is gone to. */
+function Offered() {
+  const frame = useEditing((edited) => edited.frame);
+  const id = useEditing((edited) => edited.id);
+  const { at } = useLive((live) => live.device);
+  const offered = useMemo(
+    () => [...new Set([...recentIn("links", id), ...addressesOf(frame).map(({ pattern }) => pattern.text)])],
+    [frame, id, at],
+  );
+  return offered.slice(0, mostOffered).map((each) => <option key={each} value={each} />);
+}
+
+function CopyLink({ link }: { link: string }) {
+  const { editing } = useOpenFrame();
+  const address = useEditing((edited) => edited.frame.address);
+  const [isCopied, setIsCopied] = useState(false);
+  const whole = linkTo(address, link);
+  const copy = async () => {
+    if (!(await copyText(whole)))
+      return editing.say("fault", `The browser does not let the page copy. The link is ${whole.slice(0, 200)}`);
+    setIsCopied(true);
+    setTimeout(() => setIsCopied(false), 1500);
+  };
+  return (
+    <Button
+      tone="quiet"
+      icon={isCopied ? "check" : "copy"}
+      aria-label={isCopied ? "Copied" : "Copy the link"}
+      title={isCopied ? "Copied" : `Copy ${whole.slice(0, 80)}`}
+      disabled={link === ""}
+      onClick={() => void copy()}
+    />
   );
 }

@@ -1,6 +1,7 @@
 import { Switch } from "radix-ui";
-import { factsOf, factValues, valueWord, sure } from "../../core/index.js";
+import { factAtLaunch, factsOf, valueWord } from "../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
+import { chosenValue, factOptions } from "../parts/fact-options.js";
 
 /** The facts as they are on the device, each with a switch of its own. */
 export function FactSwitches() {
@@ -11,9 +12,8 @@ export function FactSwitches() {
   return (
     <div role="group" aria-label="Facts" className="flex max-h-16 flex-wrap gap-x-3 gap-y-1 overflow-y-auto">
       {factsOf(frame).map((fact) => {
-        const values = factValues(fact);
-        const is = sure(facts[fact.id]);
-        return typeof values[0] === "boolean" ? (
+        const is = facts[fact.id] ?? factAtLaunch(fact);
+        return fact.values === undefined ? (
           <label key={fact.id} className="flex items-center gap-1.5">
             <Switch.Root
               checked={is === true}
@@ -31,16 +31,12 @@ export function FactSwitches() {
               className="h-6.5 rounded-sm border border-field bg-plate-2 px-1"
               value={String(is)}
               onChange={(event) =>
-                opened.live.send({
-                  do: "fact",
-                  id: fact.id,
-                  is: sure(values.find((value) => String(value) === event.target.value)),
-                })
+                opened.live.send({ do: "fact", id: fact.id, is: chosenValue(fact, event.target.value) })
               }
             >
-              {values.map((value) => (
-                <option key={String(value)} value={String(value)}>
-                  {valueWord(value)}
+              {factOptions(fact, valueWord).map(({ value, label }) => (
+                <option key={value} value={value}>
+                  {label}
                 </option>
               ))}
             </select>

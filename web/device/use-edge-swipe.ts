@@ -11,6 +11,7 @@ import {
   upTakes,
   type View,
 } from "../../core/index.js";
+import { followPointer } from "../parts/follow-pointer.js";
 
 /** A finger on its way from the start edge. */
 export interface EdgeSwipe {
@@ -80,12 +81,9 @@ export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options
       by = Math.max(0, inward(moved.clientX) - from);
       if (follows) setSwipe({ by, after, released: false });
     };
-    const end = (done: PointerEvent) => {
-      removeEventListener("pointermove", move);
-      removeEventListener("pointerup", end);
-      removeEventListener("pointercancel", end);
+    followPointer(move, (isLetGo) => {
       if (by > 4) swallowClick();
-      const goes = done.type === "pointerup" && by > (follows ? enough * view.width : 40);
+      const goes = isLetGo && by > (follows ? enough * view.width : 40);
       if (!follows) return goes ? send(meant) : undefined;
       if (by === 0) return setSwipe(null);
       setSwipe({ by: goes ? view.width : 0, after, released: true });
@@ -93,10 +91,7 @@ export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options
         if (goes) send(meant);
         setSwipe(null);
       }, settle);
-    };
-    addEventListener("pointermove", move);
-    addEventListener("pointerup", end);
-    addEventListener("pointercancel", end);
+    });
   };
   return { swipe, onPointerDown };
 };

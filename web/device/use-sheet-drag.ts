@@ -1,5 +1,6 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef, useState } from "react";
 import { firstOf, type Frame, lastOf, lensOf, type NavigationEvent, type Region, type View } from "../../core/index.js";
+import { followPointer } from "../parts/follow-pointer.js";
 
 /** Sheets that are dragged between their resting heights, and away. */
 export interface SheetDrag {
@@ -48,22 +49,15 @@ export const useSheetDrag = (scale: number, send: (event: NavigationEvent) => vo
           height = Math.min(Math.max(0.06, sheet.height / whole + by), Math.max(0.96, highest));
           set(sheet.key, height);
         };
-        const end = (done: PointerEvent) => {
-          removeEventListener("pointermove", move);
-          removeEventListener("pointerup", end);
-          removeEventListener("pointercancel", end);
-          const let_go = done.type === "pointerup";
+        followPointer(move, (isLetGo) => {
           const aimed = Math.abs(speed) > flick ? height + Math.sign(speed) * 0.2 : height;
-          if (let_go && aimed < lowest * away) {
+          if (isLetGo && aimed < lowest * away) {
             set(sheet.key, lowest);
             return latest.current.send({ do: "dismiss" });
           }
           setSettling(sheet.key);
           set(sheet.key, nearest(rests, aimed));
-        };
-        addEventListener("pointermove", move);
-        addEventListener("pointerup", end);
-        addEventListener("pointercancel", end);
+        });
       },
     });
     return { heights, settling, handle };

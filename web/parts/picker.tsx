@@ -2,6 +2,7 @@ import { Popover } from "radix-ui";
 import { type KeyboardEvent, useId, useMemo, useState } from "react";
 import { ownEscape } from "./focus-back.js";
 import { OptionList } from "./option-list.js";
+import { steppedTo } from "./option-step.js";
 import { PopBox } from "./pop-box.js";
 import { plainText, ranked } from "./rank.js";
 
@@ -29,19 +30,8 @@ export interface PickerProps {
 
 const most = 10;
 
-/** A line that finds things by typing their names: letters and arrows choose, Enter takes what is chosen and nothing else. */
-export function Picker({
-  label,
-  placeholder,
-  options,
-  onPick,
-  onNew,
-  autoFocus,
-  onLeave,
-  side = "top",
-  className = "",
-}: PickerProps) {
-  const id = useId();
+/** What is typed in a picker, which option is chosen, and taking it. */
+const useTypedPick = ({ options, onPick, onNew, onLeave }: PickerProps) => {
   const [text, setText] = useState("");
   /** Which is chosen; none until something was typed or an arrow pressed. */
   const [at, setAt] = useState(-1);
@@ -58,6 +48,11 @@ export function Picker({
     setAt(-1);
     setAsked(false);
   };
+  const type = (next: string) => {
+    setText(next);
+    setAt(next.trim() === "" ? -1 : 0);
+    setAsked(true);
+  };
   const take = (i: number) => {
     const option = shown[i];
     if (!option) return;
@@ -66,12 +61,11 @@ export function Picker({
     else onPick(option.value);
   };
   const keys = (event: KeyboardEvent) => {
-    const step = event.key === "ArrowDown" ? 1 : event.key === "ArrowUp" ? -1 : 0;
-    if (step !== 0) {
+    const to = steppedTo(event.key, at, shown.length);
+    if (to !== null) {
       event.preventDefault();
       setAsked(true);
-      const count = shown.length;
-      setAt(count === 0 ? -1 : at < 0 ? (step > 0 ? 0 : count - 1) : (at + step + count) % count);
+      setAt(to);
     } else if (event.key === "Enter") take(at);
     else if (event.key !== "Escape") return;
     else if (onLeave) onLeave("escape");
@@ -80,6 +74,14 @@ export function Picker({
     else return;
     event.stopPropagation();
   };
+  return { text, type, at, setAt, shown, open, ask: setAsked, take, keys };
+};
+
+/** A line that finds things by typing their names: letters and arrows choose, Enter takes what is chosen and nothing else. */
+export function Picker(props: PickerProps) {
+  const { label, placeholder, autoFocus, onLeave, side = "top", className = "" } = props;
+  const id = useId();
+  const { text, type, at, setAt, shown, open, ask, take, keys } = useTypedPick(props);
   return (
     <Popover.Root open={open}>
       <Popover.Anchor asChild>
@@ -96,15 +98,11 @@ export function Picker({
           value={text}
           className={`h-7 w-full rounded-sm border border-field bg-plate-2 px-1.5 placeholder:text-ink-2 ${className}`}
           {...ownEscape(open || text !== "" || onLeave !== undefined)}
-          onChange={(event) => {
-            setText(event.target.value);
-            setAt(event.target.value.trim() === "" ? -1 : 0);
-            setAsked(true);
-          }}
-          onFocus={() => setAsked(true)}
-          onClick={() => setAsked(true)}
+          onChange={(event) => type(event.target.value)}
+          onFocus={() => ask(true)}
+          onClick={() => ask(true)}
           onBlur={() => {
-            setAsked(false);
+            ask(false);
             onLeave?.("elsewhere");
           }}
           onKeyDown={keys}

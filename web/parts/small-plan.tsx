@@ -1,5 +1,5 @@
 import { memo, useMemo } from "react";
-import { type Frame, planLayout } from "../../core/index.js";
+import { type Frame, planLayout, type PlanLayout } from "../../core/index.js";
 
 export interface SmallPlanProps {
   frame: Frame;
@@ -15,6 +15,7 @@ const most = 600;
 export const SmallPlan = memo(function SmallPlan({ frame, width, height, fresh }: SmallPlanProps) {
   const layout = useMemo(() => planLayout(frame, { pictured: () => Object.keys(frame.nodes).length <= 120 }), [frame]);
   const isFresh = (id: string): boolean => fresh !== undefined && !Object.hasOwn(fresh.nodes, id);
+  const plates = layout.plates.filter((plate) => !plate.column || plate.kind === "hub");
   return (
     <svg
       viewBox={`-4 -4 ${layout.width + 8} ${layout.height + 8}`}
@@ -25,20 +26,13 @@ export const SmallPlan = memo(function SmallPlan({ frame, width, height, fresh }
       className="shrink-0"
     >
       <g stroke="var(--ink)" strokeWidth={3}>
-        {layout.plates
-          .filter((plate) => !plate.column || plate.kind === "hub")
-          .slice(0, most)
-          .map((plate) => (
-            <rect
-              key={`${plate.parent} ${plate.id}`}
-              x={plate.x}
-              y={plate.y}
-              width={plate.width}
-              height={plate.height}
-              rx={5}
-              fill={plate.depth % 2 ? "var(--plate-2)" : "var(--plate-0)"}
-            />
-          ))}
+        {plates.slice(0, most).map((plate) => (
+          <Box
+            key={`${plate.parent} ${plate.id}`}
+            box={plate}
+            fill={plate.depth % 2 ? "var(--plate-2)" : "var(--plate-0)"}
+          />
+        ))}
         {layout.teeth.slice(0, most).map((tooth) => (
           <rect
             key={`${tooth.hub} ${tooth.id}`}
@@ -50,38 +44,38 @@ export const SmallPlan = memo(function SmallPlan({ frame, width, height, fresh }
           />
         ))}
         {layout.covers.map((strip) => (
-          <rect
-            key={strip.stack}
-            x={strip.x}
-            y={strip.y}
-            width={strip.width}
-            height={strip.height}
-            rx={5}
-            fill="var(--saffron-soft)"
-            stroke="var(--saffron)"
-          />
+          <Box key={strip.stack} box={strip} fill="var(--saffron-soft)" stroke="var(--saffron)" />
         ))}
         {layout.cards.slice(0, most).map((card) => (
-          <g key={`${card.parent} ${card.id}`}>
-            <rect
-              x={card.x}
-              y={card.y}
-              width={card.width}
-              height={card.height}
-              rx={5}
-              fill={isFresh(card.id) ? "var(--petrol-soft)" : "var(--plate-2)"}
-              stroke={isFresh(card.id) ? "var(--petrol)" : undefined}
-            />
-            {card.picture && (
-              <path
-                d={`M${card.x + 12} ${card.y + 20}h${card.width - 40}M${card.x + 12} ${card.y + 46}h${card.width - 24}M${card.x + 12} ${card.y + 64}h${card.width - 34}`}
-                stroke="var(--rule)"
-                strokeWidth={7}
-              />
-            )}
-          </g>
+          <Card key={`${card.parent} ${card.id}`} card={card} isFresh={isFresh(card.id)} />
         ))}
       </g>
     </svg>
   );
 });
+
+type Spot = Pick<PlanLayout["cards"][number], "x" | "y" | "width" | "height">;
+
+function Box({ box: { x, y, width, height }, ...look }: { box: Spot; fill: string; stroke?: string | undefined }) {
+  return <rect x={x} y={y} width={width} height={height} rx={5} {...look} />;
+}
+
+function Card({ card, isFresh }: { card: PlanLayout["cards"][number]; isFresh: boolean }) {
+  const { x, y, width } = card;
+  return (
+    <g>
+      <Box
+        box={card}
+        fill={isFresh ? "var(--petrol-soft)" : "var(--plate-2)"}
+        stroke={isFresh ? "var(--petrol)" : undefined}
+      />
+      {card.picture && (
+        <path
+          d={`M${x + 12} ${y + 20}h${width - 40}M${x + 12} ${y + 46}h${width - 24}M${x + 12} ${y + 64}h${width - 34}`}
+          stroke="var(--rule)"
+          strokeWidth={7}
+        />
+      )}
+    </g>
+  );
+}

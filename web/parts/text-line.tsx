@@ -20,16 +20,11 @@ export interface TextLineProps extends Omit<InputHTMLAttributes<HTMLInputElement
   onLeave?: () => void;
 }
 
-/**
- * A line of text that changes nothing while it is being typed. What is refused stays in it with the reason, and so does the
- * focus; Escape takes back what was typed, and closes a line that is there for that alone.
- */
-export function TextLine({ value, onDone, wrong, onLeave, className = "", ...rest }: TextLineProps) {
-  const id = useId();
+/** What is typed in a line, whether it is taken, and what is wrong with it. */
+const useTyped = ({ value, onDone, wrong }: Pick<TextLineProps, "value" | "onDone" | "wrong">) => {
   const attempt = useAttempt();
   const [text, setText] = useState(value);
   const [fault, setFault] = useState<string | null>(null);
-  const isLeft = useRef(false);
   /** What was taken, until it has come back as the value: what draws this may be a change behind. */
   const taken = useRef<string | null>(null);
   const reset = () => {
@@ -38,12 +33,10 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
     setFault(null);
   };
   useLayoutEffect(reset, [value]);
-  const said = useRef<HTMLSpanElement>(null);
-  useEffect(() => {
-    said.current?.scrollIntoView({ block: "nearest" });
-  }, [fault]);
-  const isTyped = (text !== value && text !== taken.current) || fault !== null;
-
+  const type = (next: string) => {
+    setText(next);
+    setFault(null);
+  };
   /** Takes what was typed; says whether there is nothing left to do here. */
   const done = (): boolean => {
     if (text === value || text === taken.current) return true;
@@ -52,6 +45,18 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
     if (found === null) taken.current = text;
     return found === null;
   };
+  const isTyped = (text !== value && text !== taken.current) || fault !== null;
+  return { text, fault, isTyped, type, reset, done };
+};
+
+/**
+ * A line of text that changes nothing while it is being typed. What is refused stays in it with the reason, and so does the
+ * focus; Escape takes back what was typed, and closes a line that is there for that alone.
+ */
+export function TextLine({ value, onDone, wrong, onLeave, className = "", ...rest }: TextLineProps) {
+  const id = useId();
+  const { text, fault, isTyped, type, reset, done } = useTyped({ value, onDone, wrong });
+  const isLeft = useRef(false);
   const leave = () => {
     isLeft.current = true;
     onLeave?.();
@@ -76,21 +81,27 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
         aria-invalid={fault !== null || undefined}
         aria-describedby={fault ? id : undefined}
         {...ownEscape(isTyped || onLeave !== undefined)}
-        onChange={(event) => {
-          setText(event.target.value);
-          setFault(null);
-        }}
+        onChange={(event) => type(event.target.value)}
         onBlur={() => {
           if (!isLeft.current && done()) onLeave?.();
         }}
         onKeyDown={keys}
         {...rest}
       />
-      {fault && (
-        <span ref={said} id={id} role="alert" className="basis-full text-[12px] leading-4 text-clay">
-          ! {fault}
-        </span>
-      )}
+      {fault && <Fault id={id} says={fault} />}
     </>
+  );
+}
+
+/** Why a text is refused; it comes into sight. */
+function Fault({ id, says }: { id: string; says: string }) {
+  const said = useRef<HTMLSpanElement>(null);
+  useEffect(() => {
+    said.current?.scrollIntoView({ block: "nearest" });
+  }, [says]);
+  return (
+    <span ref={said} id={id} role="alert" className="basis-full text-[12px] leading-4 text-clay">
+      ! {says}
+    </span>
   );
 }

@@ -1,4 +1,4 @@
-import { type Frame, placesOf, plainName, nodeAt, compact } from "../../../core/index.js";
+import { type Frame, type Id, placesOf, plainName, nodeAt, compact } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Select } from "../../parts/select.js";
 import { TextLine } from "../../parts/text-line.js";
@@ -14,30 +14,27 @@ export function AppAddress({ frame }: { frame: Frame }) {
     const next = compact<Address>({ ...address, ...change });
     opened.editing.edit({ kind: "setFrame", key: "address", ...(next && { value: next }) }, `Addresses: ${label}`);
   };
-  const line = (label: string, value: string, wrong: Wrong, placeholder: string, done: (text: string) => void) => (
-    <label className="flex min-w-0 flex-wrap items-center gap-x-1.5">
-      <span className="text-ink-2">{label}</span>
-      <span className="w-32">
-        <TextLine className="mono text-[12px]" value={value} wrong={wrong} placeholder={placeholder} onDone={done} />
-      </span>
-    </label>
-  );
-  const screens = Object.keys(frame.nodes).filter(
-    (id) => nodeAt(frame, id).kind === "screen" && placesOf(frame, id).length > 0,
-  );
   return (
     <div
       role="group"
       aria-label="What the app listens to"
       className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-2"
     >
-      {line("Scheme", address.scheme ?? "", wrongScheme, "none", (text) =>
-        put({ scheme: text.trim() || undefined }, `the scheme ${text.trim() || "none"}`),
-      )}
-      {line("Hosts", (address.hosts ?? []).join(" "), wrongHosts, "none", (text) => {
-        const hosts = text.split(/[\s,;]+/).filter(Boolean);
-        put({ hosts: hosts.length ? hosts : undefined }, `the hosts ${hosts.join(" ") || "none"}`);
-      })}
+      <WordsLine
+        label="Scheme"
+        value={address.scheme ?? ""}
+        wrong={wrongScheme}
+        onDone={(text) => put({ scheme: text.trim() || undefined }, `the scheme ${text.trim() || "none"}`)}
+      />
+      <WordsLine
+        label="Hosts"
+        value={(address.hosts ?? []).join(" ")}
+        wrong={wrongHosts}
+        onDone={(text) => {
+          const hosts = text.split(/[\s,;]+/).filter(Boolean);
+          put({ hosts: hosts.length ? hosts : undefined }, `the hosts ${hosts.join(" ") || "none"}`);
+        }}
+      />
       <label className="flex items-center gap-1.5">
         <span className="text-ink-2">While it runs</span>
         <Select
@@ -52,24 +49,52 @@ export function AppAddress({ frame }: { frame: Frame }) {
           }
         />
       </label>
-      <label className="flex items-center gap-1.5">
-        <span className="text-ink-2">Leads nowhere</span>
-        <Select
-          label="The screen for links that lead nowhere"
-          className="max-w-44"
-          value={address.lost ?? ""}
-          options={[
-            { value: "", label: "is ignored" },
-            ...screens.map((id) => ({ value: id, label: plainName(frame, id) })),
-          ]}
-          onChange={(lost) =>
-            put(
-              { lost: lost || undefined },
-              lost ? `${plainName(frame, lost)} for what leads nowhere` : "what leads nowhere is ignored",
-            )
-          }
-        />
-      </label>
+      <Lost
+        frame={frame}
+        onChange={(lost) =>
+          put({ lost }, lost ? `${plainName(frame, lost)} for what leads nowhere` : "what leads nowhere is ignored")
+        }
+      />
     </div>
+  );
+}
+
+interface WordsLineProps {
+  label: string;
+  value: string;
+  wrong: Wrong;
+  onDone: (text: string) => void;
+}
+
+function WordsLine({ label, ...line }: WordsLineProps) {
+  return (
+    <label className="flex min-w-0 flex-wrap items-center gap-x-1.5">
+      <span className="text-ink-2">{label}</span>
+      <span className="w-32">
+        <TextLine className="mono text-[12px]" placeholder="none" {...line} />
+      </span>
+    </label>
+  );
+}
+
+/** Where links go that lead nowhere. */
+function Lost({ frame, onChange }: { frame: Frame; onChange: (screen: Id | undefined) => void }) {
+  const screens = Object.keys(frame.nodes).filter(
+    (id) => nodeAt(frame, id).kind === "screen" && placesOf(frame, id).length > 0,
+  );
+  return (
+    <label className="flex items-center gap-1.5">
+      <span className="text-ink-2">Leads nowhere</span>
+      <Select
+        label="The screen for links that lead nowhere"
+        className="max-w-44"
+        value={frame.address?.lost ?? ""}
+        options={[
+          { value: "", label: "is ignored" },
+          ...screens.map((id) => ({ value: id, label: plainName(frame, id) })),
+        ]}
+        onChange={(lost) => onChange(lost || undefined)}
+      />
+    </label>
   );
 }

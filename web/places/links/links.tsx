@@ -1,5 +1,5 @@
 import { Suspense, useDeferredValue, useMemo, useState } from "react";
-import { addressRows, linkTo, shadowsOf, tryEverywhere, tryLink, firstOf } from "../../../core/index.js";
+import { addressRows, linkTo, shadowsOf, tryEverywhere, tryLink } from "../../../core/index.js";
 import { useEditing, useLive } from "../../app/open-frame.js";
 import { later } from "../../parts/later.js";
 import { AddressTable } from "./address-table.js";
@@ -25,7 +25,7 @@ export default function Links() {
   const shadows = useMemo(() => shadowsOf(rows), [rows]);
   const usual = useMemo(() => {
     // something to look at: the address with the most beneath it
-    const deepest = rows.reduce((a, b) => (b.laidOn.length > a.laidOn.length ? b : a), firstOf(rows));
+    const deepest = rows.length ? rows.reduce((a, b) => (b.laidOn.length > a.laidOn.length ? b : a)) : null;
     return deepest ? linkTo(settled.address, deepest.sample) : "/";
   }, [rows, settled]);
   const [{ link, trial }, ask] = useAsked(frame, usual);

@@ -2,18 +2,17 @@ import { Suspense, useState } from "react";
 import {
   caseOf,
   factsOf,
-  factValues,
   type Frame,
   freeCaseId,
   linkTo,
   type Trial,
   type Tried,
   valueWord,
-  sure,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
+import { chosenValue, factOptions } from "../../parts/fact-options.js";
 import { later } from "../../parts/later.js";
 
 const QrCode = later(() => import("./qr-code.js"));
@@ -28,19 +27,9 @@ export interface TryLineProps {
 }
 
 /** The line any link is tried in, and what it comes to: an app that runs or not, with what facts. */
-export function TryLine({ frame, link, trial, tried, onType, onTrial }: TryLineProps) {
-  const opened = useOpenFrame();
-  const [code, setCode] = useState(false);
+export function TryLine(props: TryLineProps) {
+  const { frame, link, trial, tried, onType, onTrial } = props;
   const isFault = tried.target.kind === "ignored";
-  const whole = tried.target.kind === "screen" && link.startsWith("/") ? linkTo(frame.address, link) : link;
-  const keep = () => {
-    const id = freeCaseId(frame, tried.snapshot.top ?? "link");
-    const kept = caseOf(frame, id, link, trial);
-    opened.editing.edit(
-      { kind: "setFrame", key: "linkCases", value: [...(frame.linkCases ?? []), kept] },
-      `Keep the case ${link.slice(0, 60)}`,
-    );
-  };
   return (
     <div className="flex flex-wrap items-center gap-x-2.5 gap-y-2 px-4 py-2.5">
       <input
@@ -70,16 +59,28 @@ export function TryLine({ frame, link, trial, tried, onType, onTrial }: TryLineP
           <Choice
             label={fact.label}
             value={String(trial.facts[fact.id])}
-            options={factValues(fact).map((value) => ({ value: String(value), label: valueWord(value) }))}
-            onChange={(next) =>
-              onTrial({
-                ...trial,
-                facts: { ...trial.facts, [fact.id]: sure(factValues(fact).find((value) => String(value) === next)) },
-              })
-            }
+            options={factOptions(fact, valueWord)}
+            onChange={(next) => onTrial({ ...trial, facts: { ...trial.facts, [fact.id]: chosenValue(fact, next) } })}
           />
         </span>
       ))}
+      <Deeds {...props} isFault={isFault} />
+    </div>
+  );
+}
+
+/** What can be done with the link. */
+function Deeds({ frame, link, trial, tried, isFault }: TryLineProps & { isFault: boolean }) {
+  const opened = useOpenFrame();
+  const [code, setCode] = useState(false);
+  const whole = tried.target.kind === "screen" && link.startsWith("/") ? linkTo(frame.address, link) : link;
+  const keep = () => {
+    const id = freeCaseId(frame, tried.snapshot.top ?? "link");
+    const value = [...(frame.linkCases ?? []), caseOf(frame, id, link, trial)];
+    opened.editing.edit({ kind: "setFrame", key: "linkCases", value }, `Keep the case ${link.slice(0, 60)}`);
+  };
+  return (
+    <>
       <span className="flex items-center gap-1">
         <Button
           onClick={() => opened.live.follow(link, trial)}
@@ -106,6 +107,6 @@ export function TryLine({ frame, link, trial, tried, onType, onTrial }: TryLineP
           <QrCode text={whole} onClose={() => setCode(false)} />
         </Suspense>
       )}
-    </div>
+    </>
   );
 }

@@ -56,20 +56,18 @@ const keysSaid: [string, string][] = [
 
 /** The foot of the plan: what there is to say, and the bench with everything about what is chosen. */
 export function BenchFoot(props: BenchFootProps) {
-  const { frame, view, chosen, others, make, onChoose, tool, onTool } = props;
-  const opened = useOpenFrame();
+  const { frame, view, chosen, others, make, tool, onTool } = props;
+  const { selection } = useOpenFrame();
   const [height, setHeight] = useState(usual);
   const panel = useSelection((selected) => selected.panel);
-  const FramePanel = panel && panels[panel];
   const isHigh = chosen !== null || panel !== null;
-  const tools = <Tools {...props} />;
   return (
     <section
       aria-label="Bench"
       className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
       style={isHigh ? { height } : undefined}
       // a field with nothing of its own to close gives the focus back to the plan
-      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && opened.selection.focusPlan()}
+      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && selection.focusPlan()}
     >
       {isHigh && <Ledge height={height} onChange={setHeight} />}
       <Said />
@@ -84,7 +82,7 @@ export function BenchFoot(props: BenchFootProps) {
                 make={make}
                 onClose={(made) => {
                   onTool(null);
-                  if (made) opened.selection.focusPlan();
+                  if (made) selection.focusPlan();
                   else back();
                 }}
               />
@@ -94,41 +92,53 @@ export function BenchFoot(props: BenchFootProps) {
       )}
       <Part name="The bench" of={frame} className="grow">
         <Suspense fallback={null}>
-          {FramePanel ? (
-            <FramePanel
-              frame={frame}
-              view={view}
-              chosen={chosen}
-              make={make}
-              onChoose={onChoose}
-              onClose={() => (opened.selection.showPanel(null), opened.selection.focusPlan())}
-            />
-          ) : chosen && others.length ? (
-            <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
-          ) : chosen ? (
-            <Bench {...props} chosen={chosen} tools={tools} />
-          ) : (
-            <div className="flex items-center gap-3 px-4 py-2">
-              {tools}
-              <Button icon="palette" onClick={() => opened.selection.showPanel("theme")}>
-                Theme
-              </Button>
-              <Button icon="device-mobile" onClick={() => opened.selection.showPanel("devices")}>
-                Devices
-              </Button>
-              <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
-                <span className="font-semibold">Choose a plate or a card.</span>
-                {keysSaid.map(([key, says]) => (
-                  <span key={key} className="text-ink-2">
-                    <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
-                  </span>
-                ))}
-              </p>
-            </div>
-          )}
+          <OnBench {...props} />
         </Suspense>
       </Part>
     </section>
+  );
+}
+
+/** What the bench shows: a panel of the whole frame, several nodes, one, or how to begin. */
+function OnBench(props: BenchFootProps) {
+  const { frame, view, chosen, others, make, onChoose } = props;
+  const { selection } = useOpenFrame();
+  const panel = useSelection((selected) => selected.panel);
+  const close = () => {
+    selection.showPanel(null);
+    selection.focusPlan();
+  };
+  const tools = <Tools {...props} />;
+  if (panel) {
+    const FramePanel = panels[panel];
+    return <FramePanel {...{ frame, view, chosen, make, onChoose, onClose: close }} />;
+  }
+  if (!chosen) return <Nothing tools={tools} />;
+  if (others.length === 0) return <Bench {...props} chosen={chosen} tools={tools} />;
+  return <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />;
+}
+
+/** What can be done while nothing is chosen. */
+function Nothing({ tools }: { tools: ReactNode }) {
+  const { selection } = useOpenFrame();
+  return (
+    <div className="flex items-center gap-3 px-4 py-2">
+      {tools}
+      <Button icon="palette" onClick={() => selection.showPanel("theme")}>
+        Theme
+      </Button>
+      <Button icon="device-mobile" onClick={() => selection.showPanel("devices")}>
+        Devices
+      </Button>
+      <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
+        <span className="font-semibold">Choose a plate or a card.</span>
+        {keysSaid.map(([key, says]) => (
+          <span key={key} className="text-ink-2">
+            <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
+          </span>
+        ))}
+      </p>
+    </div>
   );
 }
 

@@ -1,4 +1,5 @@
 import type { KeyboardEvent, PointerEvent } from "react";
+import { followPointer } from "../../parts/follow-pointer.js";
 
 export interface LedgeProps {
   /** px. */
@@ -17,15 +18,7 @@ export function Ledge({ height, onChange }: LedgeProps) {
     event.preventDefault();
     event.currentTarget.focus();
     const from = event.clientY;
-    const move = (moved: globalThis.PointerEvent) => onChange(within(height + from - moved.clientY));
-    const end = () => {
-      removeEventListener("pointermove", move);
-      removeEventListener("pointerup", end);
-      removeEventListener("pointercancel", end);
-    };
-    addEventListener("pointermove", move);
-    addEventListener("pointerup", end);
-    addEventListener("pointercancel", end);
+    followPointer((moved) => onChange(within(height + from - moved.clientY)));
   };
   const keys = (event: KeyboardEvent) => {
     const step = event.key === "ArrowUp" ? 24 : event.key === "ArrowDown" ? -24 : 0;

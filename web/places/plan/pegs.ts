@@ -49,65 +49,60 @@ export const pullSpot = (frame: Frame, layout: PlanLayout, chosen: Chosen): { x:
   return { x: own.x + own.width, y: own.y + Math.min(own.height - 6, Math.min(own.height / 2, 16) + outs * size) };
 };
 
-/** The pegs of the chosen screen: numbers for its ways out, letters for its ways in. */
-export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] => {
-  const spotAt = (id: Id, parent: Id | null): Spot | undefined => {
-    const isIt = (spot: Spot) => spot.id === id && spot.parent === parent;
-    const pane = frame.nodes[id]?.kind === "screen" ? undefined : layout.panes.find(isIt);
-    return pane ?? layout.teeth.find(isIt) ?? layout.cards.find(isIt) ?? layout.plates.find(isIt);
-  };
-  const own = spotAt(chosen.id, chosen.parent);
-  const node = frame.nodes[chosen.id];
-  if (!own || !node) return [];
-  const spotOf = (id: Id): Spot | undefined => {
+/** Where a node is drawn in one of its places: its pane or tooth before its card or plate. */
+const spotAt = (frame: Frame, layout: PlanLayout, id: Id, parent: Id | null): Spot | undefined => {
+  const isIt = (spot: Spot) => spot.id === id && spot.parent === parent;
+  const pane = frame.nodes[id]?.kind === "screen" ? undefined : layout.panes.find(isIt);
+  return pane ?? layout.teeth.find(isIt) ?? layout.cards.find(isIt) ?? layout.plates.find(isIt);
+};
+
+/** The other ends of ways: one peg under the other where several are at the same side of a node. */
+const otherEnds = (frame: Frame, layout: PlanLayout, chosen: Chosen) => {
+  const used = new Map<string, number>();
+  return (mark: string, way: Way, id: Id, side: "left" | "right"): Peg[] => {
     const places = placesOf(frame, id);
     // of several places the one beside the chosen screen, else the first
     const place = places.includes(chosen.parent ?? "") ? chosen.parent : (places[0] ?? null);
-    return spotAt(id, place);
-  };
-  const pegs: Peg[] = [];
-  const used = new Map<string, number>();
-  const other = (mark: string, way: Way, id: Id, side: "left" | "right") => {
-    const spot = id === chosen.id ? undefined : spotOf(id);
-    if (!spot) return;
-    const key = `${id} ${side}`;
-    const n = used.get(key) ?? 0;
-    used.set(key, n + 1);
+    const spot = id === chosen.id ? undefined : spotAt(frame, layout, id, place);
+    if (!spot) return [];
+    const n = used.get(`${id} ${side}`) ?? 0;
+    used.set(`${id} ${side}`, n + 1);
     const row = Math.min(size - 2, spot.height / 2);
-    pegs.push({
-      mark,
-      filled: false,
-      x: side === "right" ? spot.x + spot.width : spot.x,
-      y: spot.y + row / 2 + 8 + n * size,
-      way,
-      dangling: !isAttached(frame, way.to),
-    });
+    return [
+      {
+        mark,
+        filled: false,
+        x: side === "right" ? spot.x + spot.width : spot.x,
+        y: spot.y + row / 2 + 8 + n * size,
+        way,
+        dangling: !isAttached(frame, way.to),
+      },
+    ];
   };
+};
+
+/** The pegs of the chosen screen: numbers for its ways out, letters for its ways in. */
+export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] => {
+  const own = spotAt(frame, layout, chosen.id, chosen.parent);
+  const node = frame.nodes[chosen.id];
+  if (!own || !node) return [];
+  const otherEnd = otherEnds(frame, layout, chosen);
   const spaced = (i: number, count: number): number =>
     own.y + Math.min(own.height / 2, 16) + i * Math.min(size, Math.max(12, (own.height - 20) / Math.max(1, count - 1)));
   const outs = waysOut(chosen.id, node).slice(0, most);
-  outs.forEach((way, i) => {
-    pegs.push({
-      mark: outMark(i),
-      filled: true,
-      x: own.x + own.width,
-      y: spaced(i, outs.length),
-      way,
-      dangling: !isAttached(frame, way.to),
-    });
-    other(outMark(i), way, way.to, "right");
-  });
   const ins = waysIn(frame, chosen.id).slice(0, most);
-  ins.forEach((way, i) => {
-    pegs.push({
-      mark: inMark(i),
-      filled: true,
-      x: own.x,
-      y: spaced(i, ins.length) + 10,
-      way,
-      dangling: !isAttached(frame, way.from),
-    });
-    other(inMark(i), way, way.from, "left");
-  });
-  return pegs;
+  return [
+    ...outs.flatMap((way, i): Peg[] => {
+      const at = { x: own.x + own.width, y: spaced(i, outs.length) };
+      const mark = outMark(i);
+      const peg = { mark, filled: true, ...at, way, dangling: !isAttached(frame, way.to) };
+      return [peg, ...otherEnd(mark, way, way.to, "right")];
+    }),
+    ...ins.flatMap((way, i): Peg[] => {
+      const at = { x: own.x, y: spaced(i, ins.length) + 10 };
+      const mark = inMark(i);
+      const peg = { mark, filled: true, ...at, way, dangling: !isAttached(frame, way.from) };
+      return [peg, ...otherEnd(mark, way, way.from, "left")];
+    }),
+  ];
 };

@@ -9,14 +9,7 @@ import { ScreenCard } from "./screen-card.js";
 import { Stairs } from "./stairs.js";
 import { ToothBox } from "./tooth-box.js";
 import type { Rect } from "./under.js";
-
-/** Where the device is on the plan. */
-export interface DeviceSpot {
-  screen: Id | undefined;
-  parent: Id | undefined;
-  /** The tabs it shows, as “hub tab”. */
-  tabs: ReadonlySet<string>;
-}
+import type { DeviceSpot } from "./use-device-spot.js";
 
 export interface PlanDrawingProps {
   frame: Frame;
@@ -42,114 +35,122 @@ export interface PlanDrawingProps {
   onFold: (id: Id, folded: boolean) => void;
 }
 
+/** What is asked of each thing that is drawn. */
+const asksOf = ({ frame, layout, chosen, isChosen, isFar, inSight, reached, naming }: PlanDrawingProps) => ({
+  /** What is chosen is always there, to be brought into sight and to take the focus. */
+  isDrawn: (box: Rect & { id: Id }, parent: Id | null): boolean => (!isFar && inSight(box)) || isChosen(box.id, parent),
+  plateOf: (id: Id) => sure(layout.plates.find((plate) => plate.id === id)),
+  isFaint: (id: Id): boolean => reached !== null && !reached.has(id),
+  own: (id: Id, parent: Id | null) => ({
+    chosen: isChosen(id, parent),
+    // the key that goes into the plan lands on what is chosen, else on the root
+    entry: chosen ? chosen.id === id && chosen.parent === parent : id === frame.root,
+    ...naming(id, parent),
+  }),
+});
+
 /** Everything of the plan that can be seen, from the lowest plate up. */
 export function PlanDrawing(props: PlanDrawingProps) {
-  const {
-    frame,
-    pictured,
-    layout,
-    view,
-    dark,
-    chosen,
-    isChosen,
-    isFar,
-    inSight,
-    shown,
-    device,
-    dragged,
-    naming,
-    reached,
-  } = props;
-  // the key that goes into the plan lands on what is chosen, else on the root
-  const isEntry = (id: Id, parent: Id | null) =>
-    chosen ? chosen.id === id && chosen.parent === parent : id === frame.root;
-  const isFaint = (id: Id): boolean => reached !== null && !reached.has(id);
-  const plateOf = (id: Id) => sure(layout.plates.find((plate) => plate.id === id));
-  const boxes = isFar
-    ? layout.plates.filter((plate) => isChosen(plate.id, plate.parent))
-    : [...layout.plates, ...layout.covers];
-  // what is chosen is always there, to be brought into sight and to take the focus
-  const isDrawn = (box: Rect & { id: Id }, parent: Id | null): boolean =>
-    (!isFar && inSight(box)) || isChosen(box.id, parent);
-  const cards = layout.cards.filter((card) => isDrawn(card, card.parent));
+  const { layout, chosen, isFar } = props;
   return (
     <>
       {isFar && <FarView layout={layout} chosen={chosen} />}
       {layout.tray && <Tray tray={layout.tray} />}
-      {boxes
-        .filter((box) => inSight(box) || (!("stack" in box) && isChosen(box.id, box.parent)))
-        .sort((a, b) => a.depth - b.depth)
-        .map((box) =>
-          "stack" in box ? (
-            <CoverBox key={`over ${box.stack}`} frame={frame} view={view} strip={box} />
-          ) : (
-            <PlateBox
-              key={`${box.parent} ${box.id}`}
-              frame={frame}
-              plate={box}
-              view={view}
-              chosen={isChosen(box.id, box.parent)}
-              entry={isEntry(box.id, box.parent)}
-              faint={isFaint(box.id)}
-              onFold={props.onFold}
-              {...naming(box.id, box.parent)}
-            />
-          ),
-        )}
-      {layout.panes
-        .filter((pane) => isDrawn(pane, pane.pair))
-        .map((pane) => (
-          <PaneBox
-            key={`${pane.pair} ${pane.id}`}
-            frame={frame}
-            pane={pane}
-            foot={plateOf(pane.pair)}
-            chosen={isChosen(pane.id, pane.pair)}
-            entry={isEntry(pane.id, pane.pair)}
-            {...naming(pane.id, pane.pair)}
-          />
-        ))}
-      {layout.teeth
-        .filter((tooth) => isDrawn(tooth, tooth.hub))
-        .map((tooth) => {
-          const hub = plateOf(tooth.hub);
-          return (
-            <ToothBox
-              key={`${tooth.hub} ${tooth.id}`}
-              frame={frame}
-              tooth={tooth}
-              foot={hub.y + hub.height - 4}
-              first={tooth.x <= hub.x + 12}
-              chosen={isChosen(tooth.id, tooth.hub)}
-              entry={isEntry(tooth.id, tooth.hub)}
-              faint={isFaint(tooth.id)}
-              lit={device.tabs.has(`${tooth.hub} ${tooth.id}`)}
-              folded={nodeAt(frame, tooth.id).kind !== "screen" && plateOf(tooth.id).folded}
-              onFold={props.onFold}
-              {...naming(tooth.id, tooth.hub)}
-            />
-          );
-        })}
+      <Boxes {...props} />
+      <Panes {...props} />
+      <Teeth {...props} />
       {!isFar && <Stairs cards={layout.cards} />}
-      {cards.map((card) => (
-        <ScreenCard
-          key={`${card.parent} ${card.id}`}
-          frame={frame}
-          pictured={pictured}
-          card={card}
-          state={card.picture && Object.hasOwn(pictured.nodes, card.id) ? shown(card) : null}
-          view={view}
-          dark={dark}
-          chosen={isChosen(card.id, card.parent)}
-          entry={isEntry(card.id, card.parent)}
-          here={card.id === device.screen && card.parent === device.parent}
-          dragged={dragged === card.id}
-          faint={isFaint(card.id)}
-          {...naming(card.id, card.parent)}
-        />
-      ))}
+      <Cards {...props} />
     </>
   );
+}
+
+/** The plates, and the strips of what opens over them. */
+function Boxes(props: PlanDrawingProps) {
+  const { frame, layout, view, isChosen, isFar, inSight } = props;
+  const { isFaint, own } = asksOf(props);
+  const boxes = isFar
+    ? layout.plates.filter((plate) => isChosen(plate.id, plate.parent))
+    : [...layout.plates, ...layout.covers];
+  return boxes
+    .filter((box) => inSight(box) || (!("stack" in box) && isChosen(box.id, box.parent)))
+    .sort((a, b) => a.depth - b.depth)
+    .map((box) =>
+      "stack" in box ? (
+        <CoverBox key={`over ${box.stack}`} frame={frame} view={view} strip={box} />
+      ) : (
+        <PlateBox
+          key={`${box.parent} ${box.id}`}
+          frame={frame}
+          plate={box}
+          view={view}
+          faint={isFaint(box.id)}
+          onFold={props.onFold}
+          {...own(box.id, box.parent)}
+        />
+      ),
+    );
+}
+
+function Panes(props: PlanDrawingProps) {
+  const { isDrawn, plateOf, own } = asksOf(props);
+  return props.layout.panes
+    .filter((pane) => isDrawn(pane, pane.pair))
+    .map((pane) => (
+      <PaneBox
+        key={`${pane.pair} ${pane.id}`}
+        frame={props.frame}
+        pane={pane}
+        foot={plateOf(pane.pair)}
+        {...own(pane.id, pane.pair)}
+      />
+    ));
+}
+
+function Teeth(props: PlanDrawingProps) {
+  const { frame, layout, device } = props;
+  const { isDrawn, plateOf, isFaint, own } = asksOf(props);
+  return layout.teeth
+    .filter((tooth) => isDrawn(tooth, tooth.hub))
+    .map((tooth) => {
+      const hub = plateOf(tooth.hub);
+      return (
+        <ToothBox
+          key={`${tooth.hub} ${tooth.id}`}
+          frame={frame}
+          tooth={tooth}
+          foot={hub.y + hub.height - 4}
+          first={tooth.x <= hub.x + 12}
+          faint={isFaint(tooth.id)}
+          lit={device.tabs.has(`${tooth.hub} ${tooth.id}`)}
+          folded={nodeAt(frame, tooth.id).kind !== "screen" && plateOf(tooth.id).folded}
+          onFold={props.onFold}
+          {...own(tooth.id, tooth.hub)}
+        />
+      );
+    });
+}
+
+function Cards(props: PlanDrawingProps) {
+  const { frame, pictured, layout, view, dark, shown, device, dragged } = props;
+  const { isDrawn, isFaint, own } = asksOf(props);
+  return layout.cards
+    .filter((card) => isDrawn(card, card.parent))
+    .map((card) => (
+      <ScreenCard
+        key={`${card.parent} ${card.id}`}
+        frame={frame}
+        pictured={pictured}
+        card={card}
+        state={card.picture && Object.hasOwn(pictured.nodes, card.id) ? shown(card) : null}
+        view={view}
+        dark={dark}
+        here={card.id === device.screen && card.parent === device.parent}
+        dragged={dragged === card.id}
+        faint={isFaint(card.id)}
+        {...own(card.id, card.parent)}
+      />
+    ));
 }
 
 function Tray({ tray: { x, y, width, height } }: { tray: Rect }) {

@@ -13,8 +13,6 @@ import {
   type State,
   topOf,
   type View,
-  type WayRow,
-  wayRows,
   firstOf,
 } from "../../../core/index.js";
 import { useLive, useOpenFrame } from "../../app/open-frame.js";
@@ -24,6 +22,7 @@ import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
 import { Picker } from "../../parts/picker.js";
 import type { PanelProps } from "./panel-props.js";
+import { WayTable } from "./way-table.js";
 
 type Shown = "routes" | "ways";
 
@@ -148,69 +147,47 @@ function Routes({
   );
 }
 
-function RouteStrip({
-  frame,
-  view,
-  route,
-  onChoose,
-}: {
+interface RouteStripProps {
   frame: Frame;
   view: View;
   route: Route;
   onChoose: (id: Id) => void;
-}) {
-  const opened = useOpenFrame();
+}
+
+/** Where a route comes past: the state there, and what led to it. */
+interface StopAt {
+  id: Id;
+  state: State;
+  does: string | null;
+}
+
+const stopsOf = (frame: Frame, { steps, start }: Route): StopAt[] => [
+  { id: firstOf(steps).from, state: start, does: null },
+  ...steps.map((each) => ({
+    id: each.to,
+    state: each.after,
+    does: each.events.map((event) => eventSays(frame, event, each.from)).join(", "),
+  })),
+];
+
+function RouteStrip({ frame, view, route, onChoose }: RouteStripProps) {
+  const { live } = useOpenFrame();
   const { steps, ladder, start } = route;
-  const height = 122;
-  const width = Math.min(150, Math.round((height * view.width) / view.height));
-  const stops: { id: Id; state: State; does: string | null }[] = [
-    { id: firstOf(steps).from, state: start, does: null },
-    ...steps.map((each) => ({
-      id: each.to,
-      state: each.after,
-      does: each.events.map((event) => eventSays(frame, event, each.from)).join(", "),
-    })),
-  ];
+  const stops = stopsOf(frame, route);
+  const events = steps.flatMap((each) => each.events);
   return (
     <li className="flex shrink-0 items-start gap-1 border-b border-rule px-3 py-2 last:border-b-0">
       <div className="flex w-24 shrink-0 flex-col gap-1.5">
         <b>{steps.length === 1 ? "one step" : `${steps.length} steps`}</b>
-        <Button
-          onClick={() =>
-            opened.live.goAlong(
-              start,
-              steps.flatMap(({ events }) => events),
-            )
-          }
-          title="Does the same on the device"
-        >
+        <Button onClick={() => live.goAlong(start, events)} title="Does the same on the device">
           Play
         </Button>
       </div>
       <ol className="flex items-start gap-1">
-        {stops.map(({ id, state, does }, i) => (
+        {stops.map((stop, i) => (
           <li key={i} className="flex items-start gap-1">
-            {does !== null && (
-              <span className="flex w-26 flex-col items-center pt-11 text-center text-[12px] leading-4">
-                {does}
-                <svg width={72} height={10} aria-hidden>
-                  <path d="M0 5H70M65 1 70 5 65 9" fill="none" stroke="var(--ink)" strokeWidth={1.3} />
-                </svg>
-              </span>
-            )}
-            <button
-              type="button"
-              className="flex flex-col items-center gap-0.5"
-              title={`Choose ${plainName(frame, id)} on the plan`}
-              onClick={() => onChoose(id)}
-            >
-              <span
-                className={`block overflow-hidden rounded-sm border-[1.5px] ${i === stops.length - 1 ? "border-petrol" : "border-ink"}`}
-              >
-                <StopPicture frame={frame} view={view} state={state} width={width} height={height} />
-              </span>
-              <span className="max-w-32 truncate text-[12px] font-semibold">{plainName(frame, id)}</span>
-            </button>
+            {stop.does !== null && <Arrow says={stop.does} />}
+            <Stop frame={frame} view={view} stop={stop} isLast={i === stops.length - 1} onChoose={onChoose} />
           </li>
         ))}
       </ol>
@@ -228,101 +205,40 @@ function RouteStrip({
   );
 }
 
-function StopPicture(props: { frame: Frame; view: View; state: State; width: number; height: number }) {
-  return <Picture {...props} dark={useDark()} />;
+function Arrow({ says }: { says: string }) {
+  return (
+    <span className="flex w-26 flex-col items-center pt-11 text-center text-[12px] leading-4">
+      {says}
+      <svg width={72} height={10} aria-hidden>
+        <path d="M0 5H70M65 1 70 5 65 9" fill="none" stroke="var(--ink)" strokeWidth={1.3} />
+      </svg>
+    </span>
+  );
 }
 
-type Column = "from" | "label" | "to" | "how" | "covers";
-const columns: { id: Column; label: string }[] = [
-  { id: "from", label: "From" },
-  { id: "label", label: "Action" },
-  { id: "to", label: "To" },
-  { id: "how", label: "How" },
-  { id: "covers", label: "Covers" },
-];
-const collator = new Intl.Collator("en", { numeric: true });
-/** Rows drawn at once; more are asked for. */
-const page = 200;
+/** Of a picture, px. */
+const high = 122;
+const widest = 150;
 
-function WayTable({ frame, view, onChoose }: { frame: Frame; view: View; onChoose: (id: Id) => void }) {
-  const later = useDeferredValue(frame);
-  const rows = useMemo(() => wayRows(later, view), [later, view]);
-  const [by, setBy] = useState<{ column: Column; down: boolean } | null>(null);
-  const [filter, setFilter] = useState("");
-  const [most, setMost] = useState(page);
-  const cell = ({ way, how, covers }: WayRow, column: Column): string =>
-    ({ from: plainName(later, way.from), label: way.label, to: plainName(later, way.to), how, covers })[column];
-  const sorted = useMemo(() => {
-    const wanted = filter.trim().toLowerCase();
-    const kept = wanted
-      ? rows.filter((row) => columns.some(({ id }) => cell(row, id).toLowerCase().includes(wanted)))
-      : rows;
-    if (!by) return kept;
-    const order = by.down ? -1 : 1;
-    return [...kept].sort((a, b) => order * collator.compare(cell(a, by.column), cell(b, by.column)));
-  }, [rows, by, filter]);
+interface StopProps extends Omit<RouteStripProps, "route"> {
+  stop: StopAt;
+  isLast: boolean;
+}
+
+function Stop({ frame, view, stop: { id, state }, isLast, onChoose }: StopProps) {
+  const dark = useDark();
+  const width = Math.min(widest, Math.round((high * view.width) / view.height));
   return (
-    <div className="min-h-0 grow overflow-auto">
-      <table className="w-full">
-        <thead className="sticky top-0 z-10 bg-plate-1">
-          <tr className="text-left">
-            {columns.map(({ id, label }) => {
-              const isBy = by?.column === id;
-              return (
-                <th
-                  key={id}
-                  aria-sort={isBy ? (by.down ? "descending" : "ascending") : "none"}
-                  className="border-b border-ink px-3 py-1"
-                >
-                  <button
-                    type="button"
-                    className="font-semibold hover:underline"
-                    onClick={() => setBy({ column: id, down: isBy && !by.down })}
-                  >
-                    {label} <span aria-hidden>{isBy ? (by.down ? "▾" : "▴") : ""}</span>
-                  </button>
-                </th>
-              );
-            })}
-            <th className="border-b border-ink px-3 py-1 text-right">
-              <input
-                aria-label="Only ways with"
-                placeholder={`among ${rows.length} ways`}
-                value={filter}
-                onChange={(event) => setFilter(event.target.value)}
-                onKeyDown={(event) => event.stopPropagation()}
-                className="h-7 w-36 rounded-sm border border-field bg-plate-2 px-1.5 font-normal placeholder:text-ink-2"
-              />
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {sorted.slice(0, most).map((row) => (
-            <tr key={`${row.way.from} ${row.way.via} ${row.way.action}`} className="border-b border-rule">
-              <td className="px-3 py-1">
-                <button type="button" className="hover:underline" onClick={() => onChoose(row.way.from)}>
-                  {cell(row, "from")}
-                </button>
-              </td>
-              <td className="px-3">{row.way.label}</td>
-              <td className="px-3">
-                <button type="button" className="font-medium hover:underline" onClick={() => onChoose(row.way.to)}>
-                  {cell(row, "to")}
-                </button>
-              </td>
-              <td className="px-3">{row.how}</td>
-              <td className="px-3" colSpan={2}>
-                {row.covers}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {sorted.length > most && (
-        <Button className="m-3" onClick={() => setMost(most * 4)}>
-          Show more of {sorted.length}
-        </Button>
-      )}
-    </div>
+    <button
+      type="button"
+      className="flex flex-col items-center gap-0.5"
+      title={`Choose ${plainName(frame, id)} on the plan`}
+      onClick={() => onChoose(id)}
+    >
+      <span className={`block overflow-hidden rounded-sm border-[1.5px] ${isLast ? "border-petrol" : "border-ink"}`}>
+        <Picture frame={frame} view={view} state={state} width={width} height={high} dark={dark} />
+      </span>
+      <span className="max-w-32 truncate text-[12px] font-semibold">{plainName(frame, id)}</span>
+    </button>
   );
 }

@@ -26,24 +26,9 @@ export interface ScreenCardProps {
 }
 
 /** A screen on the plan: its picture as it is arranged, or its title where there is no room. */
-export const ScreenCard = memo(function ScreenCard({
-  frame,
-  pictured,
-  card,
-  state,
-  view,
-  dark,
-  chosen,
-  entry,
-  here,
-  dragged,
-  faint,
-  renaming,
-  onRename,
-  onRenamed,
-}: ScreenCardProps) {
+export const ScreenCard = memo(function ScreenCard(props: ScreenCardProps) {
+  const { frame, card, chosen, entry, here, dragged, faint, renaming, onRename, onRenamed } = props;
   const { id, parent, x, y, width, height, covers } = card;
-  const title = nameOf(frame, id);
   const edge = chosen ? "border-petrol outline-2 outline-petrol" : covers ? "border-saffron" : "border-ink";
   return (
     <div
@@ -55,33 +40,8 @@ export const ScreenCard = memo(function ScreenCard({
       className={`absolute overflow-visible rounded-md border-[1.5px] bg-plate-2 ${edge} ${faint ? "border-dashed" : ""} ${dragged ? "opacity-40" : ""} ${chosen ? "z-10" : ""} focus-visible:outline-2`}
       style={{ left: x, top: y, width, height }}
     >
-      <div className={`pointer-events-none size-full overflow-hidden rounded-[4px] ${faint ? "opacity-25" : ""}`}>
-        {card.picture && state ? (
-          <>
-            <span className="sr-only">{title}, screen</span>
-            <Picture frame={pictured} state={state} view={view} width={width - 3} height={height - 3} dark={dark} />
-          </>
-        ) : (
-          <span className="flex size-full items-center truncate px-2 font-medium">{title}</span>
-        )}
-      </div>
-      {covers && card.picture && (
-        <span className="pointer-events-none absolute inset-x-0 top-full truncate pt-0.5 text-center text-[11.5px] leading-4 font-semibold">
-          {plainName(frame, id)}
-        </span>
-      )}
-      {card.picture && (
-        <NeedMark
-          frame={frame}
-          id={id}
-          className="pointer-events-none absolute -top-2 -right-1 max-w-[calc(100%+8px)]"
-        />
-      )}
-      {!covers && card.picture && nodeAt(frame, id).header === "off" && (
-        <span className="pointer-events-none absolute inset-x-1 bottom-1 truncate rounded-sm bg-plate-2/90 text-center text-[11.5px] leading-4 font-semibold">
-          {plainName(frame, id)}
-        </span>
-      )}
+      <Face {...props} />
+      {card.picture && <Marks frame={frame} card={card} />}
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
           <RenameLine
@@ -102,3 +62,40 @@ export const ScreenCard = memo(function ScreenCard({
     </div>
   );
 });
+
+function Face({ frame, pictured, card, state, view, dark, faint }: ScreenCardProps) {
+  const title = nameOf(frame, card.id);
+  const size = { width: card.width - 3, height: card.height - 3 };
+  return (
+    <div className={`pointer-events-none size-full overflow-hidden rounded-[4px] ${faint ? "opacity-25" : ""}`}>
+      {card.picture && state ? (
+        <>
+          <span className="sr-only">{title}, screen</span>
+          <Picture frame={pictured} state={state} view={view} {...size} dark={dark} />
+        </>
+      ) : (
+        <span className="flex size-full items-center truncate px-2 font-medium">{title}</span>
+      )}
+    </div>
+  );
+}
+
+/** What a picture does not tell: its name where it shows none, and whom it is for. */
+function Marks({ frame, card: { id, covers } }: Pick<ScreenCardProps, "frame" | "card">) {
+  const name = plainName(frame, id);
+  return (
+    <>
+      {covers && (
+        <span className="pointer-events-none absolute inset-x-0 top-full truncate pt-0.5 text-center text-[11.5px] leading-4 font-semibold">
+          {name}
+        </span>
+      )}
+      <NeedMark frame={frame} id={id} className="pointer-events-none absolute -top-2 -right-1 max-w-[calc(100%+8px)]" />
+      {!covers && nodeAt(frame, id).header === "off" && (
+        <span className="pointer-events-none absolute inset-x-1 bottom-1 truncate rounded-sm bg-plate-2/90 text-center text-[11.5px] leading-4 font-semibold">
+          {name}
+        </span>
+      )}
+    </>
+  );
+}

@@ -27,23 +27,20 @@ export interface SeveralBenchProps {
   tools: ReactNode;
 }
 
+/** Sets a property on all of them; without a value back to the default. */
+const setOnAll = (ids: readonly Id[], key: Shared["setting"]["key"], value: unknown): Edit => ({
+  kind: "batch",
+  edits: ids.map((node) => ({ kind: "set", node, key, ...(value !== undefined && value !== "" && { value }) })),
+});
+
 /** The bench for several nodes: every setting they all have, what holds on each, and one step that sets it on all. */
 export default function SeveralBench({ frame, parts, make, onChoose, tools }: SeveralBenchProps) {
   const ids = useMemo(() => [...new Set(parts.map(({ id }) => id))], [parts]);
   const shared = useMemo(() => sharedSettings(frame, ids), [frame, ids]);
   const names = ids.slice(0, 4).map((id) => plainName(frame, id));
-  const set = ({ setting }: Shared, value: unknown, says: string) => {
-    const edits = ids.map((id): Edit => ({
-      kind: "set",
-      node: id,
-      key: setting.key,
-      ...(value !== undefined && value !== "" && { value }),
-    }));
-    make({
-      edit: { kind: "batch", edits },
-      label: `${setting.label} ${says} on ${ids.length}: ${names.slice(0, 2).join(", ")}${ids.length > 2 ? " …" : ""}`,
-      choose: null,
-    });
+  const set = ({ setting: { key, label } }: Shared, value: unknown, says: string) => {
+    const some = `${names.slice(0, 2).join(", ")}${ids.length > 2 ? " …" : ""}`;
+    make({ edit: setOnAll(ids, key, value), label: `${label} ${says} on ${ids.length}: ${some}`, choose: null });
   };
   const pick = (chosen: readonly Id[]) => {
     const [first, ...rest] = parts.filter(({ id }) => chosen.includes(id));
@@ -77,24 +74,14 @@ export default function SeveralBench({ frame, parts, make, onChoose, tools }: Se
           </thead>
           <tbody>
             {shared.map((each) => (
-              <tr key={each.setting.key} className="border-t border-rule" data-setting={each.setting.key}>
-                <th className="py-1 pr-4 text-left font-medium whitespace-nowrap">{each.setting.label}</th>
-                <td className="py-1 pr-4 whitespace-nowrap">
-                  <Field frame={frame} shared={each} onSet={(value, says) => set(each, value, says)} />
-                </td>
-                <td className="py-1">
-                  <HeldBy frame={frame} shared={each} count={ids.length} onPick={pick} />
-                  {each.own.length > 0 && (
-                    <button
-                      type="button"
-                      className="ml-2 text-petrol underline"
-                      onClick={() => set(each, undefined, "as by default")}
-                    >
-                      back to the default
-                    </button>
-                  )}
-                </td>
-              </tr>
+              <Row
+                key={each.setting.key}
+                frame={frame}
+                shared={each}
+                count={ids.length}
+                onSet={(value, says) => set(each, value, says)}
+                onPick={pick}
+              />
             ))}
           </tbody>
         </table>
@@ -103,15 +90,38 @@ export default function SeveralBench({ frame, parts, make, onChoose, tools }: Se
   );
 }
 
-function Field({
-  frame,
-  shared: { setting, held },
-  onSet,
-}: {
+interface RowProps {
   frame: Frame;
   shared: Shared;
+  count: number;
   onSet: (value: unknown, says: string) => void;
-}) {
+  onPick: (ids: readonly Id[]) => void;
+}
+
+function Row({ frame, shared, count, onSet, onPick }: RowProps) {
+  return (
+    <tr className="border-t border-rule" data-setting={shared.setting.key}>
+      <th className="py-1 pr-4 text-left font-medium whitespace-nowrap">{shared.setting.label}</th>
+      <td className="py-1 pr-4 whitespace-nowrap">
+        <Field frame={frame} shared={shared} onSet={onSet} />
+      </td>
+      <td className="py-1">
+        <HeldBy frame={frame} shared={shared} count={count} onPick={onPick} />
+        {shared.own.length > 0 && (
+          <button
+            type="button"
+            className="ml-2 text-petrol underline"
+            onClick={() => onSet(undefined, "as by default")}
+          >
+            back to the default
+          </button>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function Field({ frame, shared: { setting, held }, onSet }: Pick<RowProps, "frame" | "shared" | "onSet">) {
   const common = held.length === 1 ? firstOf(held).value : undefined;
   const { input } = setting;
   if (input.sort === "choice")
@@ -154,12 +164,7 @@ function HeldBy({
   shared: { setting, held, own },
   count,
   onPick,
-}: {
-  frame: Frame;
-  shared: Shared;
-  count: number;
-  onPick: (ids: readonly Id[]) => void;
-}) {
+}: Pick<RowProps, "frame" | "shared" | "count" | "onPick">) {
   const some = (each: Held) => each.ids.filter((id) => own.includes(id)).length;
   return (
     <span className="inline-flex flex-wrap gap-x-3">

@@ -1,6 +1,7 @@
 import { memo, type PointerEvent as ReactPointerEvent } from "react";
 import type { PlanLayout } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
+import { followPointer } from "../../parts/follow-pointer.js";
 import { outline } from "./far-view.js";
 import type { Rect } from "./under.js";
 
@@ -28,15 +29,8 @@ export function SmallMap({ layout, chosen, sight, onGo }: SmallMapProps) {
     const corner = event.currentTarget.getBoundingClientRect();
     const to = (at: { clientX: number; clientY: number }) =>
       onGo((at.clientX - corner.left) / scale, (at.clientY - corner.top) / scale);
-    const end = () => {
-      removeEventListener("pointermove", to);
-      removeEventListener("pointerup", end);
-      removeEventListener("pointercancel", end);
-    };
     to(event);
-    addEventListener("pointermove", to);
-    addEventListener("pointerup", end);
-    addEventListener("pointercancel", end);
+    followPointer(to);
   };
   const held = {
     left: Math.max(0, sight.x) * scale,

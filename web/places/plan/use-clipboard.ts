@@ -24,8 +24,6 @@ interface Options {
   chosen: Chosen | null;
   others: readonly Chosen[];
   make: (planned: Planned | null) => boolean;
-  /** Shows a list that was pasted, and what it would make. */
-  onList: () => void;
 }
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -69,14 +67,15 @@ export const useClipboard = (options: Options): void => {
     };
     const paste = (event: ClipboardEvent) => {
       if (isTyping(event.target) || !event.clipboardData) return;
-      const { frame, chosen, make, onList } = latest.current;
+      const { frame, chosen, make } = latest.current;
       const text = event.clipboardData.getData("text/plain");
       const clip = readClip(event.clipboardData.getData(clipType)) ?? readClip(text);
       if (!clip && text.trim() === "") return;
       event.preventDefault();
       if (!clip) {
         replaceListText(opened.editing.get().id, text);
-        return onList();
+        // shown with what it would make, before it is made
+        return opened.selection.showPanel("list");
       }
       const place = placeFor(frame, chosen);
       const made = pasteClip(frame, clip, place);

@@ -1,8 +1,10 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
-import type { Frame, PlanLayout, View } from "../../../core/index.js";
+import type { Frame, View } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { External } from "../../data/external.js";
+import { followPointer } from "../../parts/follow-pointer.js";
 import { type DropLook, type DropPlace, lookAtDrop, placeAt } from "./drop.js";
+import type { Stage } from "./use-stage.js";
 
 /** Something on its way to another plate. */
 export interface Drag {
@@ -16,12 +18,8 @@ export interface Drag {
 
 interface Options {
   frame: Frame;
-  layout: PlanLayout | null;
   view: View;
-  /** Screen px for each px of the plan. */
-  zoom: number;
-  /** The plan's own element: the pointer is measured from its corner. */
-  plan: () => HTMLElement | null;
+  stage: Stage;
   onDrop: (look: DropLook) => void;
 }
 
@@ -38,34 +36,24 @@ export const useDrag = (options: Options) => {
   const show = (drag: Drag | null) => dragging.set({ drag });
 
   const begin = (event: ReactPointerEvent, chosen: Chosen): void => {
-    const { frame, layout, view, zoom, plan } = latest.current;
+    const { frame, view, stage } = latest.current;
+    const { layout } = stage;
     if (event.button !== 0 || !layout || chosen.id === frame.root) return;
     const from = { x: event.clientX, y: event.clientY };
     const move = (moved: PointerEvent) => {
       const far = Math.hypot(moved.clientX - from.x, moved.clientY - from.y) > threshold;
-      const corner = plan()?.getBoundingClientRect();
-      if ((!far && !dragging.get().drag) || !corner) return;
-      const point = { x: (moved.clientX - corner.left) / zoom, y: (moved.clientY - corner.top) / zoom };
+      const point = stage.pointOf(moved);
+      if ((!far && !dragging.get().drag) || !point) return;
       const place = placeAt(frame, layout, chosen.id, point);
       const before = dragging.get().drag;
       const same = before && before.place.to === place.to && before.place.after === place.after;
       show({ chosen, ...point, place, look: same ? before.look : lookAtDrop(frame, view, chosen, place) });
     };
-    const end = (done: PointerEvent | KeyboardEvent) => {
-      if (done instanceof KeyboardEvent && done.key !== "Escape") return;
-      removeEventListener("pointermove", move);
-      removeEventListener("pointerup", end);
-      removeEventListener("pointercancel", end);
-      removeEventListener("keydown", end);
+    followPointer(move, (isLetGo) => {
       const dropped = dragging.get().drag;
       show(null);
-      if (dropped && done.type === "pointerup" && dropped.look.consequences.faults.length === 0)
-        latest.current.onDrop(dropped.look);
-    };
-    addEventListener("pointermove", move);
-    addEventListener("pointerup", end);
-    addEventListener("pointercancel", end);
-    addEventListener("keydown", end);
+      if (dropped && isLetGo && dropped.look.consequences.faults.length === 0) latest.current.onDrop(dropped.look);
+    });
   };
   return { dragging, begin };
 };

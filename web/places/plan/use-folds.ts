@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { type Frame, type Id, placesOf } from "../../../core/index.js";
+import { useEditing } from "../../app/open-frame.js";
 import { isText, keepStored, readList, readStored } from "../../data/storage.js";
 
 const keyOf = (frame: string): string => `handy-frame:folds:${frame}`;
@@ -13,7 +14,8 @@ export interface Folds {
 }
 
 /** Which containers are drawn by their name alone: as this browser left them. What holds the chosen node is open. */
-export const useFolds = (name: string, frame: Frame, chosen: Id | null): Folds => {
+export const useFolds = (frame: Frame, chosen: Id | null): Folds => {
+  const name = useEditing((edited) => edited.id);
   const [folds, setFolds] = useState(() => left(name));
   const fold = useCallback(
     (ids: readonly Id[], folded: boolean) =>

@@ -12,8 +12,10 @@ import {
   nodeAt,
 } from "../../../core/index.js";
 import { External } from "../../data/external.js";
+import { followPointer } from "../../parts/follow-pointer.js";
 import { addWay, type Planned } from "./edits.js";
 import { type Point, smallestUnder } from "./under.js";
+import type { Stage } from "./use-stage.js";
 
 /** A new way on its way from a node to where it should lead. */
 export interface Pull {
@@ -28,11 +30,8 @@ export interface Pull {
 
 interface Options {
   frame: Frame;
-  layout: PlanLayout | null;
   view: View;
-  /** Screen px for each px of the plan. */
-  zoom: number;
-  plan: () => HTMLElement | null;
+  stage: Stage;
   onDrop: (planned: Planned) => void;
 }
 
@@ -64,14 +63,14 @@ export const usePull = (options: Options) => {
   const show = (pull: Pull | null) => pulling.set({ pull });
 
   const begin = (event: ReactPointerEvent, from: Id, start: Point): void => {
-    const { frame, layout, view, zoom, plan } = latest.current;
+    const { frame, view, stage } = latest.current;
+    const { layout } = stage;
     if (event.button !== 0 || !layout) return;
     event.preventDefault();
     event.stopPropagation();
     const move = (moved: PointerEvent) => {
-      const corner = plan()?.getBoundingClientRect();
-      if (!corner) return;
-      const at = { x: (moved.clientX - corner.left) / zoom, y: (moved.clientY - corner.top) / zoom };
+      const at = stage.pointOf(moved);
+      if (!at) return;
       const target = targetAt(frame, layout, at);
       const before = pulling.get().pull;
       const same = before !== null && before.target?.id === target?.id;
@@ -82,20 +81,11 @@ export const usePull = (options: Options) => {
           : { planned: null, says: ["pull it onto a card, a tab or a plate"], refused: false };
       show({ from, start, at, target, planned: look.planned, says: look.says, refused: look.refused });
     };
-    const end = (done: PointerEvent | KeyboardEvent) => {
-      if (done instanceof KeyboardEvent && done.key !== "Escape") return;
-      removeEventListener("pointermove", move);
-      removeEventListener("pointerup", end);
-      removeEventListener("pointercancel", end);
-      removeEventListener("keydown", end);
+    followPointer(move, (isLetGo) => {
       const pulled = pulling.get().pull;
       show(null);
-      if (done.type === "pointerup" && pulled?.planned) latest.current.onDrop(pulled.planned);
-    };
-    addEventListener("pointermove", move);
-    addEventListener("pointerup", end);
-    addEventListener("pointercancel", end);
-    addEventListener("keydown", end);
+      if (isLetGo && pulled?.planned) latest.current.onDrop(pulled.planned);
+    });
   };
   return { pulling, begin };
 };

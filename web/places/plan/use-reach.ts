@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import {
   canExplore,
   childrenOf,
@@ -21,8 +21,13 @@ export interface Reach {
   isRough: boolean;
 }
 
-/** Null while nobody asked. */
-export const useReach = (frame: Frame, view: View, facts: State["facts"] | null): Reach | null => {
+/** Whom the plan is looked at for, and what those can come to; null while nobody asked. */
+export const useReached = (frame: Frame, view: View) => {
+  const [facts, onChange] = useState<State["facts"] | null>(null);
+  return { facts, onChange, reach: useReach(frame, view, facts) };
+};
+
+const useReach = (frame: Frame, view: View, facts: State["facts"] | null): Reach | null => {
   const asked = useDeferredValue(useMemo(() => ({ frame, view, facts }), [frame, view, facts]));
   return useMemo(() => {
     if (!asked.facts) return null;

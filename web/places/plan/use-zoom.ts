@@ -1,4 +1,3 @@
-import { sure } from "../../../core/index.js";
 import {
   type PointerEvent as ReactPointerEvent,
   type RefObject,
@@ -7,6 +6,8 @@ import {
   useRef,
   useState,
 } from "react";
+import { sure } from "../../../core/index.js";
+import { followPointer } from "../../parts/follow-pointer.js";
 
 const least = 0.12;
 const most = 2;
@@ -81,14 +82,7 @@ export const useZoom = (scroller: RefObject<HTMLDivElement | null>) => {
 export const panFrom = (event: ReactPointerEvent, element: HTMLElement): void => {
   if (event.button > 1) return;
   const from = { x: event.clientX, y: event.clientY, left: element.scrollLeft, top: element.scrollTop };
-  const move = (moved: PointerEvent) =>
-    element.scrollTo({ left: from.left + from.x - moved.clientX, top: from.top + from.y - moved.clientY });
-  const end = () => {
-    removeEventListener("pointermove", move);
-    removeEventListener("pointerup", end);
-    removeEventListener("pointercancel", end);
-  };
-  addEventListener("pointermove", move);
-  addEventListener("pointerup", end);
-  addEventListener("pointercancel", end);
+  followPointer((moved) =>
+    element.scrollTo({ left: from.left + from.x - moved.clientX, top: from.top + from.y - moved.clientY }),
+  );
 };

@@ -1,20 +1,18 @@
-import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { Link } from "react-router";
-import { createFrame, deleteFrame, renameFrame, type ShelfRow, useFrameAt } from "../../data/shelf.js";
-import { Button } from "../../parts/button.js";
+import { renameFrame, type ShelfRow, useFrameAt } from "../../data/shelf.js";
 import { returnTo } from "../../parts/focus-back.js";
 import { TextLine } from "../../parts/text-line.js";
 import { wrongEmpty } from "../../parts/wrong.js";
 import { SmallPlan } from "../../parts/small-plan.js";
+import { FrameMenu } from "./frame-menu.js";
+import type { Attempt } from "./use-attempt.js";
 
 export interface FrameTileProps {
   row: ShelfRow;
-  /** Does something that may fail, and tells when it does. */
-  attempt: (what: string, work: () => Promise<unknown>) => Promise<void>;
+  attempt: Attempt;
 }
 
-const item = "flex cursor-pointer items-center rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-petrol-soft";
 const when = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
 
 /** A frame on the shelf: its plan, its name, how often it was changed. */
@@ -55,50 +53,7 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
             <time dateTime={row.changed}>{when.format(new Date(row.changed))}</time>
           </p>
         </div>
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger asChild>
-            <Button
-              tone="quiet"
-              icon="dots-three-vertical"
-              data-return={`more ${row.id}`}
-              aria-label={`More about ${row.name}`}
-            />
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content
-              align="end"
-              sideOffset={4}
-              className="z-50 min-w-40 rounded-md border border-ink bg-plate-2 p-1 shadow-lift"
-            >
-              <DropdownMenu.Item className={item} onSelect={() => setTimeout(() => setRenaming(true))}>
-                Rename
-              </DropdownMenu.Item>
-              <DropdownMenu.Item
-                className={item}
-                disabled={!frame}
-                onSelect={() =>
-                  frame &&
-                  void attempt(`${row.name} was not copied`, () =>
-                    createFrame({ ...frame, name: `${row.name}, copy`.slice(0, 120) }),
-                  )
-                }
-              >
-                Copy
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className={item} asChild>
-                <a href={`/api/frames/${row.id}/file`} download>
-                  Download the file
-                </a>
-              </DropdownMenu.Item>
-              <DropdownMenu.Item
-                className={`${item} text-clay`}
-                onSelect={() => void attempt(`${row.name} was not deleted`, () => deleteFrame(row.id))}
-              >
-                Delete
-              </DropdownMenu.Item>
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+        <FrameMenu row={row} frame={frame} attempt={attempt} onRename={() => setRenaming(true)} />
       </div>
     </li>
   );

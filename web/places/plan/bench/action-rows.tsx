@@ -57,95 +57,126 @@ export function WayRow({
   );
 }
 
+/** What an action changes to; undefined takes a key out. */
+type Changes = { [K in keyof Action]?: Action[K] | undefined };
+
 /** Actions in a list: what each is called, what it does, what that comes to; more on asking. */
 export function ActionRows(props: ActionRowsProps) {
-  const { frame, from, actions, places, peg, lit, onLit, onChange, onChoose } = props;
+  const { actions, peg, lit, onLit, onChange } = props;
   const [more, setMore] = useState<Id | null>(null);
-  const put = (action: Action, part: { [K in keyof Action]?: Action[K] | undefined } | null, label: string) =>
+  const put = (action: Action, changes: Changes | null, label: string) =>
     onChange(
       actions.flatMap((each) => {
         if (each.id !== action.id) return [each];
-        if (!part) return [];
-        return compact<Action>({ ...each, ...part }) ?? [];
+        return changes ? (compact<Action>({ ...each, ...changes }) ?? []) : [];
       }),
       label,
     );
   return actions.map((action) => {
     const { mark, effect } = peg(action);
-    const open = action.do.kind === "open" ? action.do : null;
-    const isOpen = more === action.id;
     return (
       <WayRow key={action.id} mark={mark} lit={lit} onLit={onLit}>
-        <TextLine
-          aria-label={`Label of the action ${action.id}`}
-          className="w-24! shrink grow"
-          value={action.label}
-          onDone={(label) => put(action, { label: label.slice(0, 200) }, `action ${label}`)}
+        <ActionRow
+          {...props}
+          action={action}
+          effect={effect}
+          isOpen={more === action.id}
+          onOpen={(is) => setMore(is ? action.id : null)}
+          onPut={(changes, label) => put(action, changes, label)}
         />
-        {open ? (
-          <button
-            type="button"
-            className="max-w-32 truncate font-medium hover:underline"
-            title="Choose it on the plan"
-            onClick={() => onChoose({ id: open.to, parent: placesOf(frame, open.to)[0] ?? null })}
-          >
-            → {plainName(frame, open.to)}
-          </button>
-        ) : (
-          <span className="max-w-44 truncate font-medium">{actionSays(frame, action)}</span>
-        )}
-        <Button
-          tone="quiet"
-          icon={isOpen ? "caret-up" : "caret-down"}
-          className="h-6! w-6!"
-          aria-expanded={isOpen}
-          aria-label={`More about the action ${action.label}`}
-          onClick={() => setMore(isOpen ? null : action.id)}
-        />
-        <Button
-          tone="quiet"
-          icon="x"
-          className="h-6! w-6!"
-          aria-label={`Take out the action ${action.label}`}
-          onClick={() => put(action, null, `without ${action.label}`)}
-        />
-        <span className="flex w-full items-center gap-1.5 pl-6">
-          {places.length > 1 && (
-            <Select
-              label={`Where ${action.label} stands`}
-              value={action.place}
-              options={places}
-              onChange={(place) => put(action, { place }, `${action.label} in the ${place}`)}
-            />
-          )}
-          <span className="ml-auto min-w-0 truncate text-ink-2" title={effect}>
-            {effect}
-          </span>
-        </span>
-        {isOpen && (
-          <span className="flex w-full flex-col gap-1.5 rounded-sm bg-plate-0 p-1.5">
-            <span className="flex items-center gap-1.5">
-              <span className="text-ink-2">icon</span>
-              <IconPicker
-                label={`Icon of ${action.label}`}
-                value={action.icon}
-                onPick={(icon) => put(action, { icon }, icon ? `icon ${icon}` : "no icon")}
-              />
-            </span>
-            <DoLines
-              frame={frame}
-              from={from}
-              action={action}
-              onChange={(next, label) => put(action, { do: next }, `${action.label} ${label}`)}
-            />
-            <OnlyLines
-              frame={frame}
-              only={action.only}
-              onChange={(only) => put(action, { only }, "where it is there")}
-            />
-          </span>
-        )}
       </WayRow>
     );
   });
+}
+
+interface ActionRowProps extends ActionRowsProps {
+  action: Action;
+  effect: string;
+  isOpen: boolean;
+  onOpen: (is: boolean) => void;
+  /** Null takes it out. */
+  onPut: (changes: Changes | null, label: string) => void;
+}
+
+function ActionRow(props: ActionRowProps) {
+  const { action, places, effect, isOpen, onOpen, onPut } = props;
+  return (
+    <>
+      <TextLine
+        aria-label={`Label of the action ${action.id}`}
+        className="w-24! shrink grow"
+        value={action.label}
+        onDone={(label) => onPut({ label: label.slice(0, 200) }, `action ${label}`)}
+      />
+      <LeadsTo {...props} />
+      <Button
+        tone="quiet"
+        icon={isOpen ? "caret-up" : "caret-down"}
+        className="h-6! w-6!"
+        aria-expanded={isOpen}
+        aria-label={`More about the action ${action.label}`}
+        onClick={() => onOpen(!isOpen)}
+      />
+      <Button
+        tone="quiet"
+        icon="x"
+        className="h-6! w-6!"
+        aria-label={`Take out the action ${action.label}`}
+        onClick={() => onPut(null, `without ${action.label}`)}
+      />
+      <span className="flex w-full items-center gap-1.5 pl-6">
+        {places.length > 1 && (
+          <Select
+            label={`Where ${action.label} stands`}
+            value={action.place}
+            options={places}
+            onChange={(place) => onPut({ place }, `${action.label} in the ${place}`)}
+          />
+        )}
+        <span className="ml-auto min-w-0 truncate text-ink-2" title={effect}>
+          {effect}
+        </span>
+      </span>
+      {isOpen && <More {...props} />}
+    </>
+  );
+}
+
+/** What it does in a word; what it opens can be chosen. */
+function LeadsTo({ frame, action, onChoose }: ActionRowProps) {
+  const open = action.do.kind === "open" ? action.do : null;
+  if (!open) return <span className="max-w-44 truncate font-medium">{actionSays(frame, action)}</span>;
+  return (
+    <button
+      type="button"
+      className="max-w-32 truncate font-medium hover:underline"
+      title="Choose it on the plan"
+      onClick={() => onChoose({ id: open.to, parent: placesOf(frame, open.to)[0] ?? null })}
+    >
+      → {plainName(frame, open.to)}
+    </button>
+  );
+}
+
+/** Everything else about it. */
+function More({ frame, from, action, onPut }: ActionRowProps) {
+  return (
+    <span className="flex w-full flex-col gap-1.5 rounded-sm bg-plate-0 p-1.5">
+      <span className="flex items-center gap-1.5">
+        <span className="text-ink-2">icon</span>
+        <IconPicker
+          label={`Icon of ${action.label}`}
+          value={action.icon}
+          onPick={(icon) => onPut({ icon }, icon ? `icon ${icon}` : "no icon")}
+        />
+      </span>
+      <DoLines
+        frame={frame}
+        from={from}
+        action={action}
+        onChange={(next, label) => onPut({ do: next }, `${action.label} ${label}`)}
+      />
+      <OnlyLines frame={frame} only={action.only} onChange={(only) => onPut({ only }, "where it is there")} />
+    </span>
+  );
 }

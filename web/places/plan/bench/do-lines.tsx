@@ -4,7 +4,6 @@ import {
   type Do,
   type DoOpen,
   factsOf,
-  factValues,
   type Frame,
   type How,
   type Id,
@@ -12,12 +11,14 @@ import {
   type Opens,
   settingDeed,
   sure,
-  firstOf,
 } from "../../../../core/index.js";
+import { chosenValue, factOptions } from "../../../parts/fact-options.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { namesIn } from "../edits.js";
 import { TemplateLine } from "./template-line.js";
+
+type DoSet = Extract<Do, { kind: "set" }>;
 
 export interface DoLinesProps {
   frame: Frame;
@@ -73,12 +74,14 @@ function Params({ frame, open, onChange }: { frame: Frame; open: DoOpen; onChang
 const without = <D extends Do>(value: D, key: keyof D): D => compact<D>({ ...value, [key]: undefined }) ?? value;
 
 /** Everything about what an action does. */
-export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
+export function DoLines(props: DoLinesProps) {
+  const { frame, from, action, onChange } = props;
   const act = action.do;
-  const facts = factsOf(frame);
-  const others = Object.keys(frame.nodes).filter((other) => other !== from && other !== frame.root);
   const make = (kind: Do["kind"]): Do | null => {
-    if (kind === "open") return others[0] ? { kind, to: others[0] } : null;
+    if (kind === "open") {
+      const [to] = openable(frame, from);
+      return to === undefined ? null : { kind, to };
+    }
     return kind === "set" ? settingDeed(frame, from) : { kind };
   };
   return (
@@ -86,41 +89,13 @@ export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
       <Select
         label={`What ${action.label} does`}
         value={act.kind}
-        options={kinds.filter(({ value }) => value !== "set" || facts.length > 0 || act.kind === "set")}
+        options={kinds.filter(({ value }) => value !== "set" || factsOf(frame).length > 0 || act.kind === "set")}
         onChange={(kind) => {
           const next = make(kind);
           if (next) onChange(next, sure(kinds.find(({ value }) => value === kind)).label);
         }}
       />
-      {act.kind === "open" && (
-        <>
-          <Select
-            label={`Where ${action.label} leads`}
-            className="max-w-40"
-            value={act.to}
-            options={others.map((id) => ({ value: id, label: nameOf(frame, id) }))}
-            onChange={(to) => onChange({ ...without(act, "params"), to }, `leads to ${nameOf(frame, to)}`)}
-          />
-          <Select
-            label={`How ${action.label} opens`}
-            value={act.how ?? "add"}
-            options={hows}
-            onChange={(how) => onChange({ ...act, how }, how)}
-          />
-          <Select
-            label={`As what ${action.label} opens it`}
-            value={act.as ?? "own"}
-            options={ases}
-            onChange={(as) => onChange(as === "own" ? without(act, "as") : { ...act, as }, `opens ${as}`)}
-          />
-          <Params frame={frame} open={act} onChange={onChange} />
-          <TemplateLine
-            label="with"
-            value={act.with}
-            onChange={(values) => onChange(values ? { ...act, with: values } : without(act, "with"), "hands over")}
-          />
-        </>
-      )}
+      {act.kind === "open" && <Opening {...props} open={act} />}
       {act.kind === "close" && (
         <TemplateLine
           label="gives back"
@@ -128,49 +103,88 @@ export function DoLines({ frame, from, action, onChange }: DoLinesProps) {
           onChange={(give) => onChange(give ? { ...act, give } : without(act, "give"), "gives back")}
         />
       )}
-      {act.kind === "set" && (
-        <>
-          <Select
-            label="The fact"
-            value={act.fact}
-            options={facts.map(({ id, label }) => ({ value: id, label }))}
-            onChange={(fact) => {
-              const deed = settingDeed(frame, from, fact);
-              if (deed) onChange({ ...act, ...deed }, `sets ${fact}`);
-            }}
-          />
-          <Select
-            label="Its value"
-            value={String(act.is)}
-            options={factValues(facts.find(({ id }) => id === act.fact) ?? firstOf(facts)).map((value) => ({
-              value: String(value),
-              label: String(value),
-            }))}
-            onChange={(text) => {
-              const found = sure(facts.find(({ id }) => id === act.fact));
-              const is = sure(factValues(found).find((value) => String(value) === text));
-              onChange({ ...act, is }, `sets ${act.fact} ${text}`);
-            }}
-          />
-          <span className="text-ink-2">then</span>
-          {act.then ? (
-            <DoLines
-              frame={frame}
-              from={from}
-              action={{ label: "then", do: act.then }}
-              onChange={(then, label) => onChange({ ...act, then }, `then ${label}`)}
-            />
-          ) : (
-            <button
-              type="button"
-              className="underline"
-              onClick={() => onChange({ ...act, then: { kind: "back" } }, "then goes back")}
-            >
-              do something more
-            </button>
-          )}
-        </>
-      )}
+      {act.kind === "set" && <Setting {...props} set={act} />}
     </span>
+  );
+}
+
+/** What an action of a screen can open. */
+const openable = (frame: Frame, from: Id): Id[] =>
+  Object.keys(frame.nodes).filter((other) => other !== from && other !== frame.root);
+
+/** What is opened, how, as what, and with what. */
+function Opening({ frame, from, action, onChange, open }: DoLinesProps & { open: DoOpen }) {
+  return (
+    <>
+      <Select
+        label={`Where ${action.label} leads`}
+        className="max-w-40"
+        value={open.to}
+        options={openable(frame, from).map((id) => ({ value: id, label: nameOf(frame, id) }))}
+        onChange={(to) => onChange({ ...without(open, "params"), to }, `leads to ${nameOf(frame, to)}`)}
+      />
+      <Select
+        label={`How ${action.label} opens`}
+        value={open.how ?? "add"}
+        options={hows}
+        onChange={(how) => onChange({ ...open, how }, how)}
+      />
+      <Select
+        label={`As what ${action.label} opens it`}
+        value={open.as ?? "own"}
+        options={ases}
+        onChange={(as) => onChange(as === "own" ? without(open, "as") : { ...open, as }, `opens ${as}`)}
+      />
+      <Params frame={frame} open={open} onChange={onChange} />
+      <TemplateLine
+        label="with"
+        value={open.with}
+        onChange={(values) => onChange(values ? { ...open, with: values } : without(open, "with"), "hands over")}
+      />
+    </>
+  );
+}
+
+/** Which fact is set to what, and what is done then. */
+function Setting({ frame, from, onChange, set }: DoLinesProps & { set: DoSet }) {
+  const facts = factsOf(frame);
+  const fact = facts.find(({ id }) => id === set.fact);
+  return (
+    <>
+      <Select
+        label="The fact"
+        value={set.fact}
+        options={facts.map(({ id, label }) => ({ value: id, label }))}
+        onChange={(next) => {
+          const deed = settingDeed(frame, from, next);
+          if (deed) onChange({ ...set, ...deed }, `sets ${next}`);
+        }}
+      />
+      {fact && (
+        <Select
+          label="Its value"
+          value={String(set.is)}
+          options={factOptions(fact)}
+          onChange={(text) => onChange({ ...set, is: chosenValue(fact, text) }, `sets ${set.fact} ${text}`)}
+        />
+      )}
+      <span className="text-ink-2">then</span>
+      {set.then ? (
+        <DoLines
+          frame={frame}
+          from={from}
+          action={{ label: "then", do: set.then }}
+          onChange={(then, label) => onChange({ ...set, then }, `then ${label}`)}
+        />
+      ) : (
+        <button
+          type="button"
+          className="underline"
+          onClick={() => onChange({ ...set, then: { kind: "back" } }, "then goes back")}
+        >
+          do something more
+        </button>
+      )}
+    </>
   );
 }

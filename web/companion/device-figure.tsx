@@ -1,0 +1,96 @@
+import {
+  endWords,
+  type Frame,
+  isStuck,
+  ladderOf,
+  plainName,
+  type State,
+  targetIn,
+  type View,
+} from "../../core/index.js";
+import { useOpenFrame } from "../app/open-frame.js";
+import { useDark } from "../app/theme.js";
+import { LiveDevice } from "../device/live-device.js";
+import { Part } from "../parts/part.js";
+import { GoesOn } from "./goes-on.js";
+import { Outside } from "./outside.js";
+import { Stuck } from "./stuck.js";
+
+/** What the ladder shows on the device while it is looked at: the state after so many times Back. */
+export interface Ghost {
+  steps: number;
+  state: State;
+}
+
+export interface DeviceFigureProps {
+  frame: Frame;
+  view: View;
+  state: State;
+  ghost: Ghost | null;
+  /** Screen px for each px of the device. */
+  scale: number;
+  /** It stands beside those of other targets, so that it says which it is. */
+  named: boolean;
+}
+
+/** The ladder of one target in a line. */
+const backWords = (frame: Frame, view: View, state: State): string => {
+  const { rungs, end } = ladderOf(frame, view, state);
+  const names = rungs.slice(0, 4).map(({ node }) => plainName(frame, node));
+  return [...names, ...(rungs.length > 4 ? ["…"] : []), endWords.whole[end]].join(", ");
+};
+
+/** The live device, as it is or as Back would leave it. */
+export function DeviceFigure(props: DeviceFigureProps) {
+  const { frame, view, state, ghost, scale, named } = props;
+  const width = view.width * scale;
+  return (
+    <figure className="flex flex-col gap-1.5">
+      {named && (
+        <figcaption className="truncate text-center font-semibold" style={{ width }}>
+          {targetIn(frame, view).label}
+        </figcaption>
+      )}
+      {scale > 0 && (
+        <div
+          data-device={named ? view.target : ""}
+          className={`relative overflow-hidden border bg-plate-2 ${ghost ? "border-dashed border-petrol" : "border-ink"}`}
+          style={{ borderRadius: 14, width, height: view.height * scale }}
+        >
+          <Shown {...props} />
+          {!ghost && <GoesOn />}
+          {ghost && (
+            <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">
+              after {ghost.steps} × Back
+            </span>
+          )}
+        </div>
+      )}
+      {named && !state.outside && (
+        <p className="text-ink-2" style={{ width }}>
+          Back: {backWords(frame, view, state)}
+        </p>
+      )}
+    </figure>
+  );
+}
+
+function Shown({ frame, view, state, ghost, scale }: DeviceFigureProps) {
+  const { live } = useOpenFrame();
+  const dark = useDark();
+  if (state.outside) return <Outside onReturn={() => live.send({ do: "return" })} onRelaunch={() => live.relaunch()} />;
+  if (isStuck(state)) return <Stuck />;
+  return (
+    <Part name="The device" of={frame} className="size-full">
+      <LiveDevice
+        frame={frame}
+        state={ghost?.state ?? state}
+        view={view}
+        dark={dark}
+        scale={scale}
+        ghost={ghost !== null}
+        send={live.send}
+      />
+    </Part>
+  );
+}
