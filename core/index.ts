@@ -93,6 +93,7 @@ export {
   fill,
   firstOf,
   firstUnmet,
+  type FixedFrame,
   type Frame,
   type FrameField,
   hasEdgeSwipe,

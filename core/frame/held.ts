@@ -1,5 +1,5 @@
-import { asRecord } from "./keys.js";
-import { type PropertyKey, propertyOf, type ValueOf } from "./properties.js";
+import { asRecord, fromKeys } from "./keys.js";
+import { type PropertyKey, propertyOf, type Seen, type ValueOf, type VaryingKey } from "./properties.js";
 import type { Node } from "./types.js";
 
 /** A property's own value on a node; undefined where it is not set there. */
@@ -12,3 +12,17 @@ export const ownValue = <P extends PropertyKey>(node: Node, key: P): ValueOf<P> 
  */
 export const heldBy = <P extends PropertyKey>(node: Node, key: P): ValueOf<P> =>
   ownValue(node, key) ?? (propertyOf(key).fallback as ValueOf<P>);
+
+/** A node's own values among some properties, those that are set. */
+export const ownAmong = <P extends PropertyKey>(node: Node, keys: readonly P[]): { [K in P]?: ValueOf<K> } => {
+  const held: { [K in P]?: ValueOf<K> } = {};
+  for (const key of keys) {
+    const own = ownValue(node, key);
+    if (own !== undefined) held[key] = own;
+  }
+  return held;
+};
+
+/** What holds without some properties, by key; null where nothing does. */
+export const fallbacks = <P extends VaryingKey>(keys: readonly P[]): { readonly [K in P]: Seen<K> } =>
+  fromKeys(keys, (key) => propertyOf(key).fallback) as { readonly [K in P]: Seen<K> };

@@ -74,6 +74,6 @@ export { cornerOf, defaultCorner, defaultSizes, markOf } from "./sizes.js";
 export { firstOf, lastOf, sure } from "./sure.js";
 export { textFaults } from "./text.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./theme.js";
-export type { Frame, FrameField, HubNode, Node, ScreenNode, StackNode } from "./types.js";
+export type { FixedFrame, Frame, FrameField, HubNode, Node, ScreenNode, StackNode } from "./types.js";
 export { bandAt, targetIn, type View, viewOf } from "./view.js";
 export { plainFrame, writeFrame } from "./write.js";

@@ -13,3 +13,7 @@ export const compact = <T extends object>(value: { [K in keyof T]?: T[K] | undef
   const held = Object.entries(value).filter(([, each]) => each !== undefined);
   return held.length ? (Object.fromEntries(held) as T) : undefined;
 };
+
+/** An object with a value for each of some keys. */
+export const fromKeys = <K extends string, T>(keys: readonly K[], of: (key: K) => T): Record<K, T> =>
+  Object.fromEntries(keys.map((key) => [key, of(key)])) as Record<K, T>;

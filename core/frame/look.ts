@@ -1,7 +1,9 @@
 import { bandsOf, secondBand } from "./defaults.js";
 import type { Face, Id, Opens } from "./parts.js";
-import { properties, type Seen, type VaryingKey } from "./properties.js";
-import type { FixedFrame, Frame, HubNode, Node, PairNode } from "./types.js";
+import { fallbacks, ownAmong } from "./held.js";
+import { fromKeys } from "./keys.js";
+import { nodeKinds, properties, propertyOf, type Seen, type VaryingKey, varyingKeys } from "./properties.js";
+import type { FixedFrame, Frame, Node } from "./types.js";
 import { bandAt, type View } from "./view.js";
 
 /** A node's properties as they are in one view: every field is filled, null where nothing holds. Fields of other kinds of nodes have what holds without them. */
@@ -70,9 +72,12 @@ const tabIn = (node: Node, { target }: ViewClass): Look["tab"] => {
   return icon === undefined ? tab : { ...tab, icon };
 };
 
-const noHub: Partial<HubNode> = {};
-const noPair: Partial<PairNode> = {};
 const noNode: Node = { kind: "screen" };
+
+/** The varying keys that a node of a kind can have. */
+const varyingOn = fromKeys(nodeKinds, (kind) => varyingKeys.filter((key) => propertyOf(key).kinds.includes(kind)));
+/** What each field holds where a node says nothing. */
+const unsaid = fallbacks(varyingKeys);
 
 /** A frame with all that its nodes say: the engine is given no other, though its type shows it less. */
 const inFull = (frame: FixedFrame): Frame => frame as Frame;
@@ -84,28 +89,13 @@ const inFull = (frame: FixedFrame): Frame => frame as Frame;
 export const lookOf = (frame: FixedFrame, id: Id, at: ViewClass): Look => {
   const { nodes } = inFull(frame);
   const node = (Object.hasOwn(nodes, id) ? nodes[id] : undefined) ?? noNode;
-  const hub = node.kind === "hub" ? node : noHub;
-  const pair = node.kind === "pair" ? node : noPair;
   return {
-    title: node.title ?? null,
+    ...unsaid,
+    ...ownAmong(node, varyingOn[node.kind]),
     tab: tabIn(node, at),
     opens: opensIn(frame, node, at),
-    rest: node.rest ?? properties.rest.fallback,
-    over: node.over ?? properties.over.fallback,
-    edge: node.edge ?? properties.edge.fallback,
-    bars: node.bars ?? properties.bars.fallback,
-    header: node.header ?? null,
-    motion: node.motion ?? properties.motion.fallback,
     face: faceIn(frame, node, at),
-    again: hub.again ?? properties.again.fallback,
-    back: hub.back ?? properties.back.fallback,
-    limit: hub.limit ?? properties.limit.fallback,
-    labels: hub.labels ?? properties.labels.fallback,
-    floating: hub.floating ?? properties.floating.fallback,
-    strip: hub.strip ?? properties.strip.fallback,
-    heading: hub.heading ?? null,
     split: isSplitIn(frame, node, at),
-    ratio: pair.ratio ?? properties.ratio.fallback,
   };
 };
 

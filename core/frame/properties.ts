@@ -1,4 +1,4 @@
-import { keysOf } from "./keys.js";
+import { fromKeys, keysOf } from "./keys.js";
 import {
   type Choices,
   choice,
@@ -290,15 +290,17 @@ export type VaryingKey = { [P in PropertyKey]: Table[P]["varies"] extends "itsel
 /** What a field of a look holds: the property's value, or what holds without one; null where nothing does. */
 export type Seen<P extends VaryingKey> = Table[P]["fallback"] extends null ? ValueOf<P> | null : ValueOf<P>;
 
+const isVarying = (key: PropertyKey): key is VaryingKey => propertyOf(key).varies === "itself";
+/** The properties that a look has a field for. */
+export const varyingKeys: readonly VaryingKey[] = propertyKeys.filter(isVarying);
+
 /** The values that hold on every node of a kind while a key is not set, by key. */
-export const fallbacksOf: Readonly<Record<NodeKind, Readonly<Record<string, unknown>>>> = (() => {
-  const made: Record<NodeKind, Record<string, unknown>> = { screen: {}, stack: {}, hub: {}, pair: {} };
-  for (const key of propertyKeys) {
-    const { kinds, fallback } = propertyOf(key);
-    if (fallback !== null) for (const kind of kinds) made[kind][key] = fallback;
-  }
-  return made;
-})();
+export const fallbacksOf: Readonly<Record<NodeKind, Readonly<Record<string, unknown>>>> = fromKeys(nodeKinds, (kind) =>
+  fromKeys(
+    propertyKeys.filter((key) => propertyOf(key).fallback !== null && propertyOf(key).kinds.includes(kind)),
+    (key) => propertyOf(key).fallback,
+  ),
+);
 
 /** The fields that a group of the bench lays out for a kind of nodes, in order. */
 export const fieldsIn = (group: FieldGroup, kind: NodeKind): PropertyKey[] => {

@@ -1,8 +1,8 @@
 import type { CSSProperties } from "react";
-import { coloursOf, type Frame, inkOn } from "../../core/index.js";
+import { coloursOf, type FixedFrame, inkOn } from "../../core/index.js";
 
 /** The colours of an app's devices, as custom properties that everything in a device draws with. */
-export const deviceColours = (frame: Frame, dark: boolean): CSSProperties => {
+export const deviceColours = (frame: FixedFrame, dark: boolean): CSSProperties => {
   const colours = coloursOf(frame, dark);
   const named: Record<`--${string}`, string> = {
     "--page": colours.page,

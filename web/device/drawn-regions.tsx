@@ -2,7 +2,7 @@ import { type CSSProperties, Fragment } from "react";
 import {
   type Action,
   actionsThere,
-  type Frame,
+  type FixedFrame,
   type NavigationEvent,
   pairAt,
   type Region,
@@ -18,7 +18,7 @@ import { Strip } from "./strip.js";
 import type { SheetDrag } from "./use-sheet-drag.js";
 
 export interface DrawnRegionsProps {
-  frame: Frame;
+  frame: FixedFrame;
   state: State;
   view: View;
   surface: Surface;

@@ -3,7 +3,7 @@ import {
   type Action,
   actionsThere,
   type Face,
-  type Frame,
+  type FixedFrame,
   hubAt,
   type Id,
   lensOf,
@@ -11,7 +11,6 @@ import {
   type Mark,
   markOf,
   nameOf,
-  nodeAt,
   type SeenBar,
   type State,
   type View,
@@ -20,7 +19,7 @@ import { Icon } from "../parts/icon.js";
 import { type FaceShape, FaceTab, toothEdge } from "./face-tab.js";
 
 export interface FaceBarProps {
-  frame: Frame;
+  frame: FixedFrame;
   state: State;
   view: View;
   bar: SeenBar;
@@ -132,8 +131,7 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
           const { tab } = look(id);
           const active = id === bar.active;
           const icon = (active && tab.activeIcon) || tab.icon;
-          const { badge } = nodeAt(frame, id).tab ?? {};
-          const shown = { id, label: labelOf(id), icon, badge, active };
+          const shown = { id, label: labelOf(id), icon, badge: tab.badge, active };
           return <FaceTab key={id} {...common} {...shown} onChoose={() => choose(id)} />;
         })}
         {bar.more.length > 0 && (

@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useRef } from "react";
 import {
   arrangeSurface,
-  type Frame,
+  type FixedFrame,
   type NavigationEvent,
   type Region,
   type State,
@@ -15,7 +15,7 @@ import { useFocusOnTop } from "./use-focus-on-top.js";
 import { useSheetDrag } from "./use-sheet-drag.js";
 
 export interface LiveDeviceProps {
-  frame: Frame;
+  frame: FixedFrame;
   state: State;
   view: View;
   dark: boolean;
@@ -27,7 +27,7 @@ export interface LiveDeviceProps {
   send: (event: NavigationEvent, view: View) => void;
 }
 
-const useArrangement = (frame: Frame, state: State | null, view: View, heights?: ReadonlyMap<number, number>) => {
+const useArrangement = (frame: FixedFrame, state: State | null, view: View, heights?: ReadonlyMap<number, number>) => {
   const surface = useMemo(() => state && surfaceOf(frame, state, view), [frame, state, view]);
   const regions = useMemo(
     () => (surface ? arrangeSurface(frame, surface, view, heights && { heights }) : []),

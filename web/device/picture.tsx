@@ -3,7 +3,7 @@ import {
   actionsThere,
   arrangeSurface,
   coloursOf,
-  type Frame,
+  type FixedFrame,
   markOf,
   type Palette,
   type Region,
@@ -17,7 +17,7 @@ import { type Box, drawnBodies } from "./picture-body.js";
 import { Face, tabsShown } from "./picture-face.js";
 
 export interface PictureProps {
-  frame: Frame;
+  frame: FixedFrame;
   state: State;
   view: View;
   /** px on the plan. */
@@ -72,7 +72,7 @@ interface DrawnProps {
   region: Region;
   box: Box;
   colours: Palette;
-  frame: Frame;
+  frame: FixedFrame;
   state: State;
   view: View;
   width: number;

@@ -5,7 +5,7 @@ import {
   cornerOf,
   type DrawnScreen,
   type Facts,
-  type Frame,
+  type FixedFrame,
   type NavigationEvent,
   screenAt,
   type View,
@@ -15,7 +15,7 @@ import { Body } from "./body.js";
 import { useKeptScroll } from "./use-kept-scroll.js";
 
 export interface ScreenViewProps {
-  frame: Frame;
+  frame: FixedFrame;
   view: View;
   facts: Facts;
   screen: DrawnScreen;

@@ -1,6 +1,6 @@
 import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
 import {
-  type Frame,
+  type FixedFrame,
   hasEdgeSwipe,
   lensOf,
   type NavigationEvent,
@@ -30,7 +30,7 @@ const enough = 0.35;
 const settle = 180;
 
 /** The event that a swipe from the start edge means now: going up, the drawer, or nothing. */
-const meantBy = (frame: Frame, view: View, state: State): NavigationEvent | null => {
+const meantBy = (frame: FixedFrame, view: View, state: State): NavigationEvent | null => {
   const lens = lensOf(frame, view);
   if (hasEdgeSwipe(targetIn(frame, view)) && upTakes(lens, state) === "push") return { do: "up" };
   const { bars, focus, drawer } = sightOf(lens, state);
@@ -51,7 +51,7 @@ const swallowClick = (): void => {
 };
 
 interface Options {
-  frame: Frame;
+  frame: FixedFrame;
   view: View;
   state: State;
   scale: number;

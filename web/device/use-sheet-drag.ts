@@ -1,5 +1,13 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef, useState } from "react";
-import { firstOf, type Frame, lastOf, lensOf, type NavigationEvent, type Region, type View } from "../../core/index.js";
+import {
+  firstOf,
+  type FixedFrame,
+  lastOf,
+  lensOf,
+  type NavigationEvent,
+  type Region,
+  type View,
+} from "../../core/index.js";
 import { followPointer } from "../parts/follow-pointer.js";
 
 /** Sheets that are dragged between their resting heights, and away. */
@@ -8,7 +16,7 @@ export interface SheetDrag {
   heights: ReadonlyMap<number, number>;
   /** The sheet that is on its way to a resting height by itself. */
   settling: number | null;
-  handle: (sheet: Region, frame: Frame, view: View) => { onPointerDown: (event: ReactPointerEvent) => void };
+  handle: (sheet: Region, frame: FixedFrame, view: View) => { onPointerDown: (event: ReactPointerEvent) => void };
 }
 
 /** Below this share of its lowest resting height a sheet is swiped away. */

@@ -1,5 +1,14 @@
 import { memo } from "react";
-import { type Card, type Frame, nameOf, plainName, type State, type View, nodeAt } from "../../../core/index.js";
+import {
+  type Card,
+  type Frame,
+  lensOf,
+  nameOf,
+  plainName,
+  type State,
+  type View,
+  nodeAt,
+} from "../../../core/index.js";
 import { Picture } from "../../device/picture.js";
 import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
@@ -27,7 +36,7 @@ export interface ScreenCardProps {
 
 /** A screen on the plan: its picture as it is arranged, or its title where there is no room. */
 export const ScreenCard = memo(function ScreenCard(props: ScreenCardProps) {
-  const { frame, card, chosen, entry, here, dragged, faint, renaming, onRename, onRenamed } = props;
+  const { frame, view, card, chosen, entry, here, dragged, faint, renaming, onRename, onRenamed } = props;
   const { id, parent, x, y, width, height, covers } = card;
   const edge = chosen ? "border-petrol outline-2 outline-petrol" : covers ? "border-saffron" : "border-ink";
   return (
@@ -41,7 +50,7 @@ export const ScreenCard = memo(function ScreenCard(props: ScreenCardProps) {
       style={{ left: x, top: y, width, height }}
     >
       <Face {...props} />
-      {card.picture && <Marks frame={frame} card={card} />}
+      {card.picture && <Marks frame={frame} view={view} card={card} />}
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
           <RenameLine
@@ -81,7 +90,7 @@ function Face({ frame, pictured, card, state, view, dark, faint }: ScreenCardPro
 }
 
 /** What a picture does not tell: its name where it shows none, and whom it is for. */
-function Marks({ frame, card: { id, covers } }: Pick<ScreenCardProps, "frame" | "card">) {
+function Marks({ frame, view, card: { id, covers } }: Pick<ScreenCardProps, "frame" | "view" | "card">) {
   const name = plainName(frame, id);
   return (
     <>
@@ -91,7 +100,7 @@ function Marks({ frame, card: { id, covers } }: Pick<ScreenCardProps, "frame" | 
         </span>
       )}
       <NeedMark frame={frame} id={id} className="pointer-events-none absolute -top-2 -right-1 max-w-[calc(100%+8px)]" />
-      {!covers && nodeAt(frame, id).header === "off" && (
+      {!covers && lensOf(frame, view).look(id).header === "off" && (
         <span className="pointer-events-none absolute inset-x-1 bottom-1 truncate rounded-sm bg-plate-2/90 text-center text-[11.5px] leading-4 font-semibold">
           {name}
         </span>
