@@ -192,6 +192,14 @@ test("any link is tried in every way, kept as a case, and the case turns red whe
   await me.read('nav[aria-label="Places"]', "2 changed");
 });
 
+test("an app without addresses says so in its links, and any link is tried there all the same", async () => {
+  const bare = { ...startingShapes[0]!.frame, nodes: { app: { kind: "stack", children: ["a"] }, a: { kind: "screen" } } };
+  await me.go(`/f/${await shelve(world, bare)}/links`);
+  await me.read('[aria-label="Addresses"]', "No screen has an address yet");
+  await write(tryLine, "/anywhere");
+  await me.read('[aria-label="What becomes of it"]', "Leads nowhere");
+});
+
 test("the links are worked by keys alone: a link is tried, another way chosen, a case kept and undone", async () => {
   await me.go(`/f/${await shelve(world, JSON.parse(readFileSync(demo, "utf8")))}/links`);
   await me.see(tryLine);

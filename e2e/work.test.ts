@@ -65,7 +65,12 @@ test("a developer plans, runs it at once, and finds everything again", async () 
   expect(await me.ladder()).toEqual(["Harvest", "Plots", "leaves the app"]);
   await me.read('[aria-label="Why"]', "The bar stays");
 
-  // drag it out beside the hub: what a drop would do is said before it is done
+  // drag it out beside the hub: what a drop would do is said before it is done, and Escape gives it up
+  await drag(node("harvest", "plotsTab"), node("photo", "app"));
+  await me.read('[role="status"]', "the bar is covered here");
+  await me.keys("Escape");
+  await me.page.mouse.up();
+  expect(await me.count(node("harvest", "plotsTab"))).toBe(1);
   await drag(node("harvest", "plotsTab"), node("photo", "app"));
   await me.read('[role="status"]', "the bar is covered here");
   await me.page.mouse.up();

@@ -1,5 +1,6 @@
 import { factAtLaunch, factsOf, targetsOf } from "../frame/defaults.js";
 import type { FactValue, Id } from "../frame/parts.js";
+import { lastOf } from "../frame/sure.js";
 import type { FixedFrame } from "../frame/types.js";
 import { noInsets, type View } from "../frame/view.js";
 import { setDrawer } from "./drawer.js";
@@ -99,7 +100,8 @@ export const step = (frame: FixedFrame, at: View, before: State, event: Navigati
   const state = run.nextKey === settled.nextKey ? settled : { ...settled, nextKey: run.nextKey };
   // of an app that starts anew nothing moves
   const moves = isSettled ? run.parts.flatMap((part) => part.moves) : movesBetween(run, before.root, state.root);
-  const passed = run.parts.length > 1 ? run.parts : [{ state, moves }];
+  // the time that goes by after the last thing that happened shows what that left
+  const passed = run.parts.length > 1 ? run.parts.with(-1, { ...lastOf(run.parts), state }) : [{ state, moves }];
   return { state, moves, notes: run.notes, passed };
 };
 

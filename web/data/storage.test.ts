@@ -1,5 +1,8 @@
 import { type Aside, keepAside, readAside } from "./aside.js";
-import { keepStored, readStored, storedKeys } from "./storage.js";
+import { frameOf, screen, stack } from "../../core/testing/frames.js";
+import { launch, viewOf } from "../../core/index.js";
+import { keepState, readKeptState } from "./kept-state.js";
+import { isText, keepStored, readList, readStored, storedKeys } from "./storage.js";
 
 /** A browser's storage for so many characters; a negative number forbids all use of it. */
 const storageOf = (most: number) => {
@@ -68,5 +71,64 @@ describe("what is kept in the browser", () => {
     expect([readAside("tides"), readAside("other")]).toEqual([[aside], []]);
     keepAside("tides", []);
     expect([readAside("tides"), storedKeys("local", "handy-frame")]).toEqual([[], []]);
+  });
+});
+
+describe("what was kept by an older page", () => {
+  const raw = (key: string, value: unknown) =>
+    (globals.localStorage as Storage).setItem(key, typeof value === "string" ? value : JSON.stringify(value));
+  test("is told to whoever reads it as of the first form, and what says its form as of that", () => {
+    stand(1000);
+    raw("old", [1]);
+    keepStored("local", "now", [2]);
+    const seen: [unknown, number][] = [];
+    const read = (value: unknown, form: number) => (seen.push([value, form]), value);
+    readStored("local", "old", read);
+    readStored("local", "now", read);
+    expect(seen).toEqual([
+      [[1], 1],
+      [[2], 2],
+    ]);
+  });
+  test("is left alone where it is of a form that is yet to come", () => {
+    stand(1000);
+    raw("later", { form: 99, value: [1] });
+    expect(readStored("local", "later", any)).toBeNull();
+  });
+  test("is read with care: a list without what is of no use, nothing where it is no list", () => {
+    stand(1000);
+    const texts = readList(isText);
+    raw("some", ["a", 3, null, "b"]);
+    raw("none", { a: 1 });
+    expect([readStored("local", "some", texts), readStored("local", "none", texts)]).toEqual([["a", "b"], null]);
+  });
+  test("edits that were set aside then are still there", () => {
+    stand(1000);
+    raw("handy-frame:aside:tides", [aside]);
+    expect(readAside("tides")).toEqual([aside]);
+  });
+});
+
+describe("where a window left the device", () => {
+  const frame = frameOf({ app: stack(["a"]), a: screen() });
+  const { state } = launch(frame, viewOf(frame));
+  const sessions = globals.sessionStorage;
+  beforeEach(() => {
+    globals.sessionStorage = storageOf(10_000);
+  });
+  afterAll(() => {
+    globals.sessionStorage = sessions;
+  });
+  test("is where it goes on", () => {
+    keepState("tides", state);
+    expect(readKeptState("tides")).toEqual(state);
+  });
+  test("is none where the state is of another form, so that the device starts anew", () => {
+    const { entries, ...rest } = state.root;
+    const old = { ...state, root: { ...rest, stack: entries } };
+    for (const kept of [old, { ...state, root: null }, { ...state, nextKey: "4" }, [], null, "text"]) {
+      (globals.sessionStorage as Storage).setItem("handy-frame:device:tides", JSON.stringify(kept));
+      expect(readKeptState("tides")).toBeNull();
+    }
   });
 });
