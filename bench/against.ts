@@ -3,7 +3,7 @@ import { join } from "node:path";
 import type * as now from "../core/index.js";
 import { readFrame } from "../shape/read.js";
 import { largeFrame } from "./frames.js";
-import { timesOf } from "./measure.js";
+import { quantile, timesOf } from "./measure.js";
 
 type Core = typeof now;
 
@@ -85,14 +85,32 @@ const worksOf = (core: Core): Record<string, () => unknown> => {
   };
 };
 
-/** Prints each figure of two cores by turns, and the second as a share of the first. */
+const rounds = 7;
+
+/** The times of two works (ms), and the ratios of the second to the first: in rounds, each of them first in every other one. */
+const compared = (first: () => unknown, second: () => unknown): { times: [number, number]; ratios: number[] } => {
+  const least: [number, number] = [Infinity, Infinity];
+  const ratios: number[] = [];
+  for (let round = 0; round < rounds; round += 1) {
+    const isTurned = round % 2 === 1;
+    const [x = 0, y = 0] = timesOf(isTurned ? [second, first] : [first, second], 5);
+    const [a, b] = isTurned ? [y, x] : [x, y];
+    ratios.push(b / a);
+    least[0] = Math.min(least[0], a);
+    least[1] = Math.min(least[1], b);
+  }
+  return { times: least, ratios: ratios.sort((a, b) => a - b) };
+};
+
+/** Prints each figure of two cores by turns, and the second as a share of the first: the middle one of the rounds, and their range. */
 export const against = (before: Core, after: Core): void => {
   const [was, is] = [worksOf(before), worksOf(after)];
   for (const [name, work] of Object.entries(was)) {
     const other = is[name];
     if (!other) continue;
-    const [a = 0, b = 0] = timesOf([work, other], 9);
-    const [x, y] = [a, b].map((ms) => `${(ms * 1000).toPrecision(3)} µs`);
-    console.log(`${name.padEnd(48)} ${`${x}`.padStart(10)} → ${`${y}`.padStart(10)}   ${(b / a).toFixed(2)}`);
+    const { times, ratios } = compared(work, other);
+    const [x, y] = times.map((ms) => `${(ms * 1000).toPrecision(3)} µs`);
+    const [low, middle, high] = [0, 0.5, 1].map((q) => quantile(ratios, q).toFixed(2));
+    console.log(`${name.padEnd(42)} ${`${x}`.padStart(10)} → ${`${y}`.padStart(10)}   ${middle}  (${low} to ${high})`);
   }
 };

@@ -138,7 +138,7 @@ export {
   plainIcon,
   plainName,
   pointer,
-  type PropertyKey,
+  type NodeKey,
   propertyOf,
   sameFacts,
   screenAt,

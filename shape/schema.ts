@@ -5,7 +5,7 @@ import {
   type NodeKind,
   nodeKinds,
   opensChoices,
-  type PropertyKey,
+  type NodeKey,
   propertyKeys,
   propertyOf,
   type ShapedKey,
@@ -134,7 +134,7 @@ const shapes: Record<ShapedKey, Joi.Schema> = {
   heading: Joi.object({ title: label.required(), icon: label }),
   extras: actions,
 };
-const isShaped = (key: PropertyKey): key is ShapedKey => Object.hasOwn(shapes, key);
+const isShaped = (key: NodeKey): key is ShapedKey => Object.hasOwn(shapes, key);
 
 /** What a value of a form can be. */
 const schemaOf = (form: Form): Joi.Schema => {

@@ -17,7 +17,7 @@ export const leadElsewhere = (frame: Frame, from: Id, to: Id, only?: ReadonlySet
     if ((only && !only.has(id)) || !referencesOf(node).some((reference) => reference.to === from)) continue;
     const next = mapReferences(node, map);
     for (const key of keysOfAll<Node>(node, next))
-      if (next[key] !== node[key]) edits.push({ kind: "set", node: id, key, value: next[key] });
+      if (key !== "kind" && next[key] !== node[key]) edits.push({ kind: "set", node: id, key, value: next[key] });
   }
   return edits;
 };

@@ -1,7 +1,8 @@
+import type { NodeKey } from "../frame/properties.js";
 import type { Edit } from "./edit.js";
 import { clashesOf, withoutClashes } from "./clash.js";
 
-const set = (node: string, key: string, value?: unknown): Edit => ({ kind: "set", node, key, value });
+const set = (node: string, key: NodeKey, value?: unknown): Edit => ({ kind: "set", node, key, value });
 
 describe("edits made at once", () => {
   test("clash where they give one key two values, and nowhere else", () => {

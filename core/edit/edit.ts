@@ -1,5 +1,6 @@
 import type { Frame, FrameField, Node } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
+import type { NodeKey } from "../frame/properties.js";
 
 /** Adds nodes: `top` into `parent` behind `after` (null: first), or loose with no parent; the others are what is inside it. */
 export interface AddEdit {
@@ -35,7 +36,7 @@ export interface MoveEdit {
 export interface SetEdit {
   kind: "set";
   node: Id;
-  key: string;
+  key: NodeKey;
   value?: unknown;
 }
 /** Sets one field of the frame itself; without a value it goes back to its default. */

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { equal } from "../frame/equal.js";
 import { keysOf } from "../frame/keys.js";
-import { type PropertyKey, propertyKeys, propertyOf } from "../frame/properties.js";
+import { type NodeKey, propertyKeys, propertyOf } from "../frame/properties.js";
 import type { Frame } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
 import { anyEdit, anyFrame } from "../testing/arbitrary.js";
@@ -60,7 +60,7 @@ const anySetting = (): fc.Arbitrary<Edit> =>
       return { kind: "set", node, key, ...(value !== undefined && { value }) } as Edit;
     });
 
-const valuesOf = (key: PropertyKey): unknown[] => {
+const valuesOf = (key: NodeKey): unknown[] => {
   const { form } = propertyOf(key);
   if (form.sort === "choice") return keysOf(form.choices);
   return form.sort === "flag" ? [true, false] : ["", "some"];

@@ -66,7 +66,7 @@ export {
   fieldsIn,
   type NodeKind,
   optionsOf,
-  type PropertyKey,
+  type NodeKey,
   propertyOf,
   type ValueOf,
 } from "./properties.js";

@@ -57,8 +57,13 @@ const faceIn = (frame: FixedFrame, node: Node, { target, band, short }: ViewClas
   return byBand(frame, node.faces ?? { [narrowest]: "bar" }, band) ?? null;
 };
 
-const opensIn = (frame: FixedFrame, node: Node, { target, band }: ViewClass): Opens =>
-  node.opensOn?.[target] ?? byBand(frame, node.opensIn, band) ?? node.opens ?? properties.opens.fallback;
+const plainly = properties.opens.fallback;
+
+const opensIn = (frame: FixedFrame, node: Node, { target, band }: ViewClass): Opens => {
+  const { opens = plainly, opensIn: inBands, opensOn } = node;
+  if (!inBands && !opensOn) return opens;
+  return opensOn?.[target] ?? byBand(frame, inBands, band) ?? opens;
+};
 
 const isSplitIn = (frame: FixedFrame, node: Node, { band }: ViewClass): boolean => {
   if (node.kind !== "pair") return false;
@@ -102,7 +107,7 @@ export const lookOf = (frame: FixedFrame, id: Id, at: ViewClass): Look => {
 /** How a node opens in a class of views: that field of its look alone, for who asks it of very many nodes. */
 export const opensOf = (frame: FixedFrame, id: Id, at: ViewClass): Opens => {
   const node = inFull(frame).nodes[id];
-  return node ? opensIn(frame, node, at) : properties.opens.fallback;
+  return node ? opensIn(frame, node, at) : plainly;
 };
 
 /** The look of each node in one class of views, worked out when it is first asked for. */

@@ -258,27 +258,25 @@ export const properties = {
 
 type Table = typeof properties;
 /** The key of a property. */
-export type PropertyKey = keyof Table;
+export type NodeKey = keyof Table;
 
 /** The rows in the order of the table, which is that of the keys in a file. */
-export const propertyKeys: readonly PropertyKey[] = keysOf(properties);
+export const propertyKeys: readonly NodeKey[] = keysOf(properties);
 /** A row by its key, seen as any row is. */
-export const propertyOf = (key: PropertyKey): Property => properties[key];
-/** Whether a text is the key of a property. */
-export const isPropertyKey = (key: string): key is PropertyKey => Object.hasOwn(properties, key);
+export const propertyOf = (key: NodeKey): Property => properties[key];
 
 /** The type of a property's value. */
-export type ValueOf<P extends PropertyKey> = TypeOf<Table[P]["form"]>;
+export type ValueOf<P extends NodeKey> = TypeOf<Table[P]["form"]>;
 
 /** The properties that have a shape of their own, which the schema of the file describes. */
 export type ShapedKey = {
-  [P in PropertyKey]: Table[P]["form"] extends { sort: "shaped" } ? P : never;
-}[PropertyKey];
+  [P in NodeKey]: Table[P]["form"] extends { sort: "shaped" } ? P : never;
+}[NodeKey];
 
 type KeysOn<K extends NodeKind> = {
-  [P in PropertyKey]: K extends Table[P]["kinds"][number] ? P : never;
-}[PropertyKey];
-type Fixed<P extends PropertyKey> = Table[P]["varies"] extends "never" ? P : never;
+  [P in NodeKey]: K extends Table[P]["kinds"][number] ? P : never;
+}[NodeKey];
+type Fixed<P extends NodeKey> = Table[P]["varies"] extends "never" ? P : never;
 
 /** The properties that a node of a kind may have, as it says them itself. */
 export type OwnProperties<K extends NodeKind> = { [P in KeysOn<K>]?: ValueOf<P> };
@@ -286,11 +284,11 @@ export type OwnProperties<K extends NodeKind> = { [P in KeysOn<K>]?: ValueOf<P> 
 export type FixedProperties<K extends NodeKind> = { [P in KeysOn<K> as Fixed<P>]?: ValueOf<P> };
 
 /** The properties that a look has a field for. */
-export type VaryingKey = { [P in PropertyKey]: Table[P]["varies"] extends "itself" ? P : never }[PropertyKey];
+export type VaryingKey = { [P in NodeKey]: Table[P]["varies"] extends "itself" ? P : never }[NodeKey];
 /** What a field of a look holds: the property's value, or what holds without one; null where nothing does. */
 export type Seen<P extends VaryingKey> = Table[P]["fallback"] extends null ? ValueOf<P> | null : ValueOf<P>;
 
-const isVarying = (key: PropertyKey): key is VaryingKey => propertyOf(key).varies === "itself";
+const isVarying = (key: NodeKey): key is VaryingKey => propertyOf(key).varies === "itself";
 /** The properties that a look has a field for. */
 export const varyingKeys: readonly VaryingKey[] = propertyKeys.filter(isVarying);
 
@@ -303,15 +301,15 @@ export const fallbacksOf: Readonly<Record<NodeKind, Readonly<Record<string, unkn
 );
 
 /** The fields that a group of the bench lays out for a kind of nodes, in order. */
-export const fieldsIn = (group: FieldGroup, kind: NodeKind): PropertyKey[] => {
-  const placeOf = (key: PropertyKey): number => propertyOf(key).field?.place ?? Infinity;
+export const fieldsIn = (group: FieldGroup, kind: NodeKind): NodeKey[] => {
+  const placeOf = (key: NodeKey): number => propertyOf(key).field?.place ?? Infinity;
   return propertyKeys
     .filter((key) => propertyOf(key).field?.group === group && propertyOf(key).kinds.includes(kind))
     .toSorted((a, b) => placeOf(a) - placeOf(b));
 };
 
 /** The values of a choice as options of a control, in few words where `brief`. Empty for what is no choice. */
-export const optionsOf = (key: PropertyKey, brief = false): { value: string; label: string; says?: string }[] => {
+export const optionsOf = (key: NodeKey, brief = false): { value: string; label: string; says?: string }[] => {
   const { form } = propertyOf(key);
   if (form.sort !== "choice") return [];
   return Object.entries(form.choices).map(([value, { label: word, short, hint }]) => ({

@@ -5,6 +5,7 @@ import { childrenOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { parentsOf } from "../frame/frame-index.js";
 import type { Action, Id } from "../frame/parts.js";
+import type { NodeKey } from "../frame/properties.js";
 import type { Frame, Node } from "../frame/types.js";
 import { plainName } from "../frame/names.js";
 import { isSetHere, settings, valueSays } from "../settings/settings.js";
@@ -65,7 +66,7 @@ const actionsSay = (before: readonly Action[], after: readonly Action[]): string
   return said.length ? said.join(", ") : "its actions in another order";
 };
 
-const keySays = (before: Frame, after: Frame, id: Id, key: string): string => {
+const keySays = (before: Frame, after: Frame, id: Id, key: NodeKey): string => {
   const [was, is] = [nodeAt(before, id), nodeAt(after, id)];
   if (key === "title") return `called ${JSON.stringify(is.title ?? id)}, was ${JSON.stringify(was.title ?? id)}`;
   if (key === "actions" || key === "extras") return actionsSay(heldBy(was, key) ?? [], heldBy(is, key) ?? []);
@@ -79,7 +80,7 @@ const keySays = (before: Frame, after: Frame, id: Id, key: string): string => {
   return `${setting.label.toLowerCase()} ${named ?? valueSays(after, setting, value)}${isSet ? "" : ", as by default"}`;
 };
 
-const places = new Set(["children", "list", "detail", "kind"]);
+const places = new Set(["children", "list", "detail"]);
 
 const nodeSays = (before: Frame, after: Frame, id: Id): string[] => {
   const [was, is] = [nodeAt(before, id), nodeAt(after, id)];
@@ -89,7 +90,8 @@ const nodeSays = (before: Frame, after: Frame, id: Id): string[] => {
   if (was.kind !== is.kind) said.push(`${name} is a ${is.kind} now, was a ${was.kind}`);
   const keys = keysOfAll<Node>(was, is);
   for (const key of keys)
-    if (!places.has(key) && !equal(was[key], is[key])) said.push(`${name}: ${keySays(before, after, id, key)}`);
+    if (key !== "kind" && !places.has(key) && !equal(was[key], is[key]))
+      said.push(`${name}: ${keySays(before, after, id, key)}`);
   const [a, b] = [childrenOf(was), childrenOf(is)];
   const order = (ids: readonly Id[], others: readonly Id[]) => ids.filter((child) => others.includes(child)).join();
   if (was.kind === is.kind && order(a, b) !== order(b, a)) said.push(`reordered ${name}`);

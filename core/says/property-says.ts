@@ -8,7 +8,7 @@ import { type Look, lensOf } from "../frame/look.js";
 import { plainName } from "../frame/names.js";
 import { nodeAt, nodeIn } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
-import { type PropertyKey, propertyKeys, propertyOf } from "../frame/properties.js";
+import { type NodeKey, propertyKeys, propertyOf } from "../frame/properties.js";
 import { firstOf, lastOf, sure } from "../frame/sure.js";
 import { tabsOf } from "../frame/tabs.js";
 import type { Frame, HubNode, Node, PairNode, ScreenNode, StackNode } from "../frame/types.js";
@@ -238,7 +238,7 @@ const body: Says<ScreenNode> = ({ frame, node }) => {
 };
 
 /** What is said by running the frame; of the others the words of the value in the table of properties are said. */
-const table: { [P in PropertyKey]?: Says<never> } = {
+const table: { [P in NodeKey]?: Says<never> } = {
   opens,
   over,
   rest,
@@ -263,7 +263,7 @@ const table: { [P in PropertyKey]?: Says<never> } = {
 };
 
 /** What a value causes, as the table of properties has it; null where that says nothing. */
-const causesOf = (key: PropertyKey, value: unknown): string => {
+const causesOf = (key: NodeKey, value: unknown): string => {
   const { form } = propertyOf(key);
   return (form.sort === "choice" && form.choices[String(value)]?.causes) || "";
 };

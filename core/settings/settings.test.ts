@@ -38,7 +38,7 @@ describe("a setting on many nodes", () => {
   test("tells all places where it is set otherwise", () => {
     expect(setElsewhere(frame, "bars")).toEqual([{ value: "hide", ids: ["form", "c"] }]);
     expect(setElsewhere(frame, "keep")).toEqual([{ value: "fresh", ids: ["box"] }]);
-    expect(setElsewhere(frame, "nothing")).toEqual([]);
+    expect(setElsewhere(frame, "path")).toEqual([]);
   });
   test("has its default in words", () => {
     expect(valueSays(frame, setting("keep"), valueOf(frame, "home", setting("keep")))).toBe("everything");

@@ -3,20 +3,13 @@ import { equal } from "../frame/equal.js";
 import { ownValue } from "../frame/held.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
-import {
-  isPropertyKey,
-  type NodeKind,
-  type Property,
-  type PropertyKey,
-  propertyKeys,
-  propertyOf,
-} from "../frame/properties.js";
+import { type NodeKind, type Property, type NodeKey, propertyKeys, propertyOf } from "../frame/properties.js";
 import { firstOf } from "../frame/sure.js";
 import type { Frame, Node } from "../frame/types.js";
 
 /** A property that several nodes can have set at once. */
 export interface Setting {
-  key: PropertyKey;
+  key: NodeKey;
   label: string;
   kinds: readonly NodeKind[];
   /** How it is set: one of a few, on or off, a whole number, a text; `shown` can only be read here. */
@@ -28,14 +21,14 @@ export interface Setting {
 }
 
 /** What holds while nothing is said, where that depends on the rest of the frame. */
-const byFrame: { [P in PropertyKey]?: Setting["fallback"] } = {
+const byFrame: { [P in NodeKey]?: Setting["fallback"] } = {
   splitFrom: (frame) => secondBand(frame),
   faces: (frame) => ({ [firstOf(bandsOf(frame)).id]: "bar" }),
   start: (_, node) => ("children" in node ? node.children[0] : ""),
   base: (_, node) => (node.kind === "stack" ? startOf(node) : undefined),
 };
 
-const inputOf = (key: PropertyKey, { form, setting }: Property): Setting["input"] => {
+const inputOf = (key: NodeKey, { form, setting }: Property): Setting["input"] => {
   if (setting?.readOnly) return { sort: "shown" };
   // a band is one of the frame's
   if (key === "splitFrom")
@@ -58,9 +51,9 @@ const inputOf = (key: PropertyKey, { form, setting }: Property): Setting["input"
   }
 };
 
-const placeOf = (key: PropertyKey): number => propertyOf(key).setting?.place ?? Infinity;
+const placeOf = (key: NodeKey): number => propertyOf(key).setting?.place ?? Infinity;
 
-const settingOf = (key: PropertyKey): Setting | null => {
+const settingOf = (key: NodeKey): Setting | null => {
   const property = propertyOf(key);
   const { kinds, setting, fallback } = property;
   if (!setting) return null;
@@ -75,7 +68,7 @@ export const settings: readonly Setting[] = propertyKeys
   .flatMap((key) => settingOf(key) ?? []);
 
 /** Whether a node says it itself, or only its default holds. */
-export const isSetHere = (node: Node, key: string): boolean => isPropertyKey(key) && ownValue(node, key) !== undefined;
+export const isSetHere = (node: Node, key: NodeKey): boolean => ownValue(node, key) !== undefined;
 
 /** What holds on a node. */
 export const valueOf = (frame: Frame, id: Id, setting: Setting): unknown => {
@@ -143,7 +136,7 @@ export const sharedSettings = (frame: Frame, ids: readonly Id[]): Shared[] => {
 };
 
 /** All places of the frame where a setting is not as its default has it, by value. */
-export const setElsewhere = (frame: Frame, key: string): Held[] => {
+export const setElsewhere = (frame: Frame, key: NodeKey): Held[] => {
   const setting = settings.find((each) => each.key === key);
   if (!setting) return [];
   const ids = Object.keys(frame.nodes).filter((id) => isSetHere(nodeAt(frame, id), key));

@@ -1,6 +1,7 @@
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
-import type { Action } from "../frame/parts.js";
+import type { Action, Id } from "../frame/parts.js";
+import type { NodeKey } from "../frame/properties.js";
 import type { Frame } from "../frame/types.js";
 import { frameOfLines } from "../outline/build.js";
 import { readOutline } from "../outline/read.js";
@@ -23,7 +24,7 @@ const made = (list: string, ...edits: Edit[]): Frame => {
   return result.frame;
 };
 
-const set = (node: string, key: string, value: unknown): Edit => ({ kind: "set", node, key, value });
+const set = (node: Id, key: NodeKey, value: unknown): Edit => ({ kind: "set", node, key, value });
 const action = (id: string, label: string, act: Action["do"]): Action => ({ id, label, place: "footer", do: act });
 
 const threeTabs = `Main =

@@ -183,9 +183,9 @@ export class Editing extends External<Edited> {
   settleClash(clash: Clash, mine: boolean): void {
     const { node, key } = clash;
     if (mine) {
-      const value = clash.mine === undefined ? {} : { value: clash.mine };
-      const edit: Edit =
-        node === null ? { kind: "setFrame", key: key as never, ...value } : { kind: "set", node, key, ...value };
+      const given = { [key]: clash.mine };
+      const change = clash.mine === undefined ? { drop: [key] } : { set: given };
+      const edit: Edit = { kind: "restore", ...(node === null ? { fields: change } : { nodes: { [node]: change } }) };
       if (this.edit(edit, `Keep what was written here: ${node ?? "the frame"}, ${key}`)) return;
     }
     this.keepClashes(this.get().clashes.filter((each) => each !== clash));

@@ -117,6 +117,7 @@ const signOf = ({ close, menu, back }: SeenHeader, x: number, y: number): string
 
 function Header({ region: { header }, box, colours, fontSize }: DrawnProps) {
   if (!header) return null;
+  const { title, back } = header;
   const side = fontSize * 0.55;
   const middle = box.y + box.height / 2;
   const sign = signOf(header, box.x + side, middle);
@@ -132,7 +133,7 @@ function Header({ region: { header }, box, colours, fontSize }: DrawnProps) {
         stroke={colours.ink}
         strokeOpacity={0.18}
       />
-      {sign !== null && <path d={sign} fill="none" stroke={colours.accent} strokeWidth={header.back ? 1.3 : 1.2} />}
+      {sign !== null && <path d={sign} fill="none" stroke={colours.accent} strokeWidth={back ? 1.3 : 1.2} />}
       <text
         x={box.x + side + room}
         y={middle + fontSize * 0.36}
@@ -140,7 +141,7 @@ function Header({ region: { header }, box, colours, fontSize }: DrawnProps) {
         fontWeight={650}
         fill={colours.ink}
       >
-        {clipped(header.title, (box.width - 2 * side - room) / (fontSize * 0.56))}
+        {clipped(title, (box.width - 2 * side - room) / (fontSize * 0.56))}
       </text>
     </g>
   );

@@ -1,13 +1,13 @@
 import { useSetSubject } from "./set-subject.js";
 import { Suspense, useState } from "react";
-import { isSetHere, nodeAt, type PropertyKey, settings } from "../../core/index.js";
+import { isSetHere, nodeAt, type NodeKey, settings } from "../../core/index.js";
 import { returnTo } from "./focus-back.js";
 import { later } from "./later.js";
 
 const SetList = later(() => import("./set-list.js"));
 
 /** Whether a property is set here (filled) or only its default holds (open); pressed, it tells where else it is set. */
-export function SetMark({ of: key }: { of: PropertyKey }) {
+export function SetMark({ of: key }: { of: NodeKey }) {
   const subject = useSetSubject();
   const [open, setOpen] = useState(false);
   const setting = settings.find((each) => each.key === key);

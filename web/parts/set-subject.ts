@@ -1,11 +1,11 @@
 import { createContext, useContext } from "react";
-import type { Frame, Id, PropertyKey } from "../../core/index.js";
+import type { Frame, Id, NodeKey } from "../../core/index.js";
 
 /** What the marks of a bench are about. */
 export interface SetSubject {
   frame: Frame;
   id: Id;
-  set: (key: PropertyKey, value: unknown, label: string) => void;
+  set: (key: NodeKey, value: unknown, label: string) => void;
   onChoose: (ids: readonly Id[]) => void;
 }
 

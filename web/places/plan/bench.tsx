@@ -9,7 +9,7 @@ import {
   parentsOf,
   pathOf,
   placesOf,
-  type PropertyKey,
+  type NodeKey,
   propertySays,
   samePath,
   type View,
@@ -55,7 +55,7 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
   const { id } = chosen;
   const looks = useMemo(() => looksOf(frame, view, id), [frame, view, id]);
   const said = useMemo(() => propertySays(frame, view, id), [frame, view, id]);
-  const set = (key: PropertyKey, value: unknown, label: string) =>
+  const set = (key: NodeKey, value: unknown, label: string) =>
     void editing.edit(
       { kind: "set", node: id, key, ...(value !== undefined && value !== "" && { value }) },
       `${nameOf(frame, id)}: ${label}`,

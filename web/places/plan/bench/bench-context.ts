@@ -7,7 +7,7 @@ import {
   type NodeKind,
   nodeAt,
   type Planned,
-  type PropertyKey,
+  type NodeKey,
   type ValueOf,
   type View,
 } from "../../../../core/index.js";
@@ -21,7 +21,7 @@ export interface BenchSubject {
   /** What each property causes now, by its key. */
   said: Readonly<Record<string, string>>;
   /** Sets one key of the node; undefined brings its default back. */
-  set: (key: PropertyKey, value: unknown, label: string) => void;
+  set: (key: NodeKey, value: unknown, label: string) => void;
   /** Makes an edit; answers whether it was made. */
   make: (planned: Planned | null) => boolean;
   /** The peg that is pointed at. */
@@ -54,4 +54,4 @@ export const useNodeOf = <K extends NodeKind>(kind: K): Extract<Node, { kind: K 
 };
 
 /** What holds on the node of itself. */
-export const useHeld = <P extends PropertyKey>(key: P): ValueOf<P> => heldBy(useNode(), key);
+export const useHeld = <P extends NodeKey>(key: P): ValueOf<P> => heldBy(useNode(), key);

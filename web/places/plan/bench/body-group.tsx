@@ -61,6 +61,7 @@ function FieldLine({ field, put }: { field: Field; put: (part: object | null, la
       />
       <Select
         label={`Input of ${field.label}`}
+        className="shrink-0 px-0!"
         value={field.input}
         options={inputs}
         onChange={(input) => put({ input }, `${field.label} is a ${input}`)}

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { PropertyKey } from "../../../../core/index.js";
+import type { NodeKey } from "../../../../core/index.js";
 import { SetMark } from "../../../parts/set-mark.js";
 
 /** One group of properties: its name, what is set, and in one line what that causes. */
@@ -15,7 +15,7 @@ export function Group({
   title: string;
   says?: string | undefined;
   /** The property that the group is about: whether it is set here is marked. */
-  of?: PropertyKey;
+  of?: NodeKey;
   wide?: boolean;
   /** A class for a group that needs more width. */
   room?: string;
@@ -39,7 +39,7 @@ export function Group({
 }
 
 /** A property with its name before it. */
-export function Line({ label, of, children }: { label: string; of?: PropertyKey; children: ReactNode }) {
+export function Line({ label, of, children }: { label: string; of?: NodeKey; children: ReactNode }) {
   return (
     <label className="flex min-h-7 shrink-0 flex-wrap items-center gap-x-2 *:min-w-0 [&>input]:flex-1 [&>select]:flex-1">
       <span className="w-14 shrink-0 whitespace-nowrap text-ink-2">{label}</span>

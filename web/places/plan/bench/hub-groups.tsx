@@ -5,7 +5,7 @@ import {
   heldBy,
   type Id,
   optionsOf,
-  type PropertyKey,
+  type NodeKey,
   sure,
   targetsOf,
 } from "../../../../core/index.js";
@@ -134,7 +134,7 @@ export function FacesGroup() {
 }
 
 /** A choice of what a hub's tabs do, in few words, and what it causes. */
-function RuleChoice({ of, label, done }: { of: PropertyKey; label: string; done: string }) {
+function RuleChoice({ of, label, done }: { of: NodeKey; label: string; done: string }) {
   const { said, set } = useBench();
   const node = useNodeOf("hub");
   return (

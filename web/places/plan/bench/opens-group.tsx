@@ -7,7 +7,7 @@ import {
   type Opens,
   optionsOf,
   placesOf,
-  type PropertyKey,
+  type NodeKey,
   targetsOf,
 } from "../../../../core/index.js";
 import { Choice } from "../../../parts/choice.js";
@@ -81,7 +81,7 @@ function FromEdge() {
 }
 
 interface ByViewProps {
-  of: PropertyKey & ("opensIn" | "opensOn");
+  of: NodeKey & ("opensIn" | "opensOn");
   id: Id;
   /** What stands before the choice, and its whole name. */
   line: string;

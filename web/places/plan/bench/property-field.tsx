@@ -1,4 +1,4 @@
-import { optionsOf, type PropertyKey, propertyOf } from "../../../../core/index.js";
+import { optionsOf, type NodeKey, propertyOf } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { SetMark } from "../../../parts/set-mark.js";
@@ -8,7 +8,7 @@ import { useBench, useHeld } from "./bench-context.js";
 import { Line, Says } from "./group.js";
 
 /** A control for a property's value, by the form that the table of properties gives it. */
-function Control({ of, label }: { of: PropertyKey; label: string }) {
+function Control({ of, label }: { of: NodeKey; label: string }) {
   const { set } = useBench();
   const value: unknown = useHeld(of);
   const { form, field, fallback } = propertyOf(of);
@@ -56,7 +56,7 @@ function Control({ of, label }: { of: PropertyKey; label: string }) {
 }
 
 /** A property as the table lays it out: its control, and what it causes now. */
-export function PropertyField({ of }: { of: PropertyKey }) {
+export function PropertyField({ of }: { of: NodeKey }) {
   const { said } = useBench();
   const { form, field, setting } = propertyOf(of);
   return (
