@@ -193,7 +193,10 @@ test("any link is tried in every way, kept as a case, and the case turns red whe
 });
 
 test("an app without addresses says so in its links, and any link is tried there all the same", async () => {
-  const bare = { ...startingShapes[0]!.frame, nodes: { app: { kind: "stack", children: ["a"] }, a: { kind: "screen" } } };
+  const bare = {
+    ...startingShapes[0]!.frame,
+    nodes: { app: { kind: "stack", children: ["a"] }, a: { kind: "screen" } },
+  };
   await me.go(`/f/${await shelve(world, bare)}/links`);
   await me.read('[aria-label="Addresses"]', "No screen has an address yet");
   await write(tryLine, "/anywhere");
