@@ -116,6 +116,28 @@ test("what is chosen stands in the address", async () => {
   await me.see(`${node("offer")}[aria-selected="true"]`);
 });
 
+test("a step is written into the address once: nothing comes after it that could write over where Back has led", async () => {
+  await me.go(plan);
+  await me.click(node("offer"));
+  await me.page.waitForFunction(() => location.search === "?at=offer&in=swapsTab");
+  const writes = await me.page.evaluateHandle(() => {
+    const writes: string[] = [];
+    for (const how of ["pushState", "replaceState"] as const) {
+      const write = history[how].bind(history);
+      history[how] = (...step) => {
+        write(...step);
+        writes.push(`${how} ${location.search}`);
+      };
+    }
+    return writes;
+  });
+  await me.click(node("task"));
+  await me.page.waitForFunction(() => location.search === "?at=task&in=tasksTab");
+  await me.click(node("offer"));
+  await me.page.waitForFunction(() => location.search === "?at=offer&in=swapsTab");
+  expect(await writes.jsonValue()).toEqual(["pushState ?at=task&in=tasksTab", "pushState ?at=offer&in=swapsTab"]);
+});
+
 test("a broken file dropped on the shelf names pointer and reason and changes nothing", async () => {
   await me.go("/");
   await me.see('a[aria-label="Open Allotment Diary"]');

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef } from "react";
 import { useLocation, useNavigationType, useSearchParams } from "react-router";
 import type { Id } from "../../core/index.js";
 import type { ChooseMore, Chosen } from "../data/selection.js";
+import { useWriteAddress } from "./address.js";
 import { useOpenFrame, useSelection } from "./open-frame.js";
 
 export type { Chosen };
@@ -31,7 +32,8 @@ const after = 40;
 export const useChosenInAddress = (): void => {
   const opened = useOpenFrame();
   const chosen = useSelection((selected) => selected.chosen);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const write = useWriteAddress();
   const { key: step } = useLocation();
   const isBack = useNavigationType() === "POP";
   const id = params.get("at");
@@ -62,21 +64,21 @@ export const useChosenInAddress = (): void => {
     if (known.current === null || own === known.current) return;
     const timer = setTimeout(() => {
       const { chosen: now, isStep } = opened.selection.get();
-      opened.selection.written();
-      known.current = own;
-      written.current.push(own);
-      setParams(
-        (old) => {
-          const next = new URLSearchParams(old);
+      write(
+        (next) => {
+          // where Back has led meanwhile is chosen, not written over
+          if (keyOf(next.get("at"), next.get("in")) !== known.current) return;
+          opened.selection.written();
+          known.current = own;
+          written.current.push(own);
           next.delete("at");
           next.delete("in");
           if (now) next.set("at", now.id);
           if (now?.parent) next.set("in", now.parent);
-          return next;
         },
         { replace: !isStep },
       );
     }, after);
     return () => clearTimeout(timer);
-  }, [opened, own, setParams]);
+  }, [opened, own, write]);
 };

@@ -2,6 +2,7 @@ import { useEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
 import { targetsOf, type View, firstOf } from "../../core/index.js";
 import { panels } from "../data/selection.js";
+import { useWriteAddress } from "./address.js";
 import { useEditing, useLive, useOpenFrame, useSelection } from "./open-frame.js";
 
 const usual = "390x844";
@@ -18,7 +19,8 @@ export const usePanelInAddress = (): void => {
   const opened = useOpenFrame();
   const panel = useSelection((selected) => selected.panel);
   const sideBySide = useLive((live) => live.sideBySide);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const write = useWriteAddress();
   const first = useRef(true);
   useEffect(() => {
     if (first.current) {
@@ -29,38 +31,29 @@ export const usePanelInAddress = (): void => {
       if (params.get("targets") === "all") opened.live.showAllTargets(true);
       return;
     }
-    setParams(
-      (old) => {
-        const now = new URLSearchParams(old);
-        if (panel) now.set("panel", panel);
-        else now.delete("panel");
-        if (sideBySide) now.set("targets", "all");
-        else now.delete("targets");
-        return now.toString() === old.toString() ? old : now;
-      },
-      { replace: true },
-    );
-  }, [opened, panel, sideBySide, params, setParams]);
+    write((now) => {
+      if (panel) now.set("panel", panel);
+      else now.delete("panel");
+      if (sideBySide) now.set("targets", "all");
+      else now.delete("targets");
+    });
+  }, [opened, panel, sideBySide, params, write]);
 };
 
 /** Keeps the device's view in the page's address. */
 export const useViewInAddress = (): void => {
   const view = useLive((live) => live.device.view);
   const first = useEditing((edited) => firstOf(targetsOf(edited.frame)).id);
-  const [, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const write = useWriteAddress();
   const { width, height, target } = view;
   useEffect(() => {
-    setParams(
-      (old) => {
-        const now = new URLSearchParams(old);
-        const size = `${width}x${height}`;
-        if (size === usual) now.delete("view");
-        else now.set("view", size);
-        if (target === first) now.delete("on");
-        else now.set("on", target);
-        return now.toString() === old.toString() ? old : now;
-      },
-      { replace: true },
-    );
-  }, [width, height, target, first, setParams]);
+    write((now) => {
+      const size = `${width}x${height}`;
+      if (size === usual) now.delete("view");
+      else now.set("view", size);
+      if (target === first) now.delete("on");
+      else now.set("on", target);
+    });
+  }, [width, height, target, first, params, write]);
 };

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { factsOf, factValues, type Frame, launch, type Trial, viewOf } from "../../../core/index.js";
+import { useWriteAddress } from "../../app/address.js";
 
 /** What was asked for: as long as no link was named, the usual one is tried. */
 type Kept = Omit<Asked, "link"> & { link: string | null };
@@ -37,7 +38,8 @@ const keyOf = (params: URLSearchParams): string => names.map((name) => params.ge
 
 /** What is tried. The page's address follows it, so that Back and a reload find it again. */
 export const useAsked = (frame: Frame, usual: string): [Asked, (change: Partial<Asked>) => void] => {
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const write = useWriteAddress();
   const read = (): Kept => ({
     link: params.get("link"),
     trial: {
@@ -56,26 +58,21 @@ export const useAsked = (frame: Frame, usual: string): [Asked, (change: Partial<
   useEffect(() => {
     const timer = setTimeout(
       () =>
-        setParams(
-          (old) => {
-            const next = new URLSearchParams(old);
-            const { link, trial } = asked;
-            if (link !== null && link.length <= mostInAddress) next.set("link", link);
-            else next.delete("link");
-            if (trial.start === "running") next.set("start", trial.start);
-            else next.delete("start");
-            const facts = factsText(frame, trial.facts);
-            if (facts !== factsText(frame, factsIn(frame, ""))) next.set("with", facts);
-            else next.delete("with");
-            known.current = keyOf(next);
-            return next.toString() === old.toString() ? old : next;
-          },
-          { replace: true },
-        ),
+        write((next) => {
+          const { link, trial } = asked;
+          if (link !== null && link.length <= mostInAddress) next.set("link", link);
+          else next.delete("link");
+          if (trial.start === "running") next.set("start", trial.start);
+          else next.delete("start");
+          const facts = factsText(frame, trial.facts);
+          if (facts !== factsText(frame, factsIn(frame, ""))) next.set("with", facts);
+          else next.delete("with");
+          known.current = keyOf(next);
+        }),
       still,
     );
     return () => clearTimeout(timer);
-  }, [asked, frame, setParams]);
+  }, [asked, frame, write]);
   const ask = useCallback((change: Partial<Asked>) => setAsked((now) => ({ ...now, ...change })), []);
   return useMemo(() => [{ ...asked, link: asked.link ?? usual }, ask], [asked, usual, ask]);
 };
