@@ -106,38 +106,6 @@ test("a developer plans, runs it at once, and finds everything again", async () 
   await me.read('[role="dialog"]', "Undo: Move Harvest");
 });
 
-test("what is chosen stands in the address", async () => {
-  await me.go(plan);
-  await me.click(node("offer"));
-  await me.page.waitForFunction(() => location.search === "?at=offer&in=swapsTab");
-  await me.click(node("task"));
-  await me.page.waitForFunction(() => location.search === "?at=task&in=tasksTab");
-  await me.page.goBack();
-  await me.see(`${node("offer")}[aria-selected="true"]`);
-});
-
-test("a step is written into the address once: nothing comes after it that could write over where Back has led", async () => {
-  await me.go(plan);
-  await me.click(node("offer"));
-  await me.page.waitForFunction(() => location.search === "?at=offer&in=swapsTab");
-  const writes = await me.page.evaluateHandle(() => {
-    const writes: string[] = [];
-    for (const how of ["pushState", "replaceState"] as const) {
-      const write = history[how].bind(history);
-      history[how] = (...step) => {
-        write(...step);
-        writes.push(`${how} ${location.search}`);
-      };
-    }
-    return writes;
-  });
-  await me.click(node("task"));
-  await me.page.waitForFunction(() => location.search === "?at=task&in=tasksTab");
-  await me.click(node("offer"));
-  await me.page.waitForFunction(() => location.search === "?at=offer&in=swapsTab");
-  expect(await writes.jsonValue()).toEqual(["pushState ?at=task&in=tasksTab", "pushState ?at=offer&in=swapsTab"]);
-});
-
 test("a broken file dropped on the shelf names pointer and reason and changes nothing", async () => {
   await me.go("/");
   await me.see('a[aria-label="Open Allotment Diary"]');
@@ -361,77 +329,4 @@ test("a thousand screens are planned without a stumble", async () => {
   await me.type("Between");
   await me.keys("Enter");
   await me.see(node("between", "t0"));
-});
-
-test("nothing runs out of the window, be it wide or narrow", async () => {
-  const out = () =>
-    me.page.evaluate(() => {
-      const isScrolled = (element: Element) => {
-        for (let at = element.parentElement; at; at = at.parentElement)
-          if (["auto", "scroll"].includes(getComputedStyle(at).overflowX)) return true;
-        return false;
-      };
-      return [...document.querySelectorAll("button, input, select, h1, h2, [role=status], [role=alert]")]
-        .filter((element) => !element.closest("[data-device], .sr-only") && !isScrolled(element))
-        .filter((element) => {
-          const { left, right, width } = element.getBoundingClientRect();
-          return width > 0 && (right > innerWidth + 1 || left < -1);
-        })
-        .map((element) => `${element.tagName} ${element.getAttribute("aria-label") ?? element.textContent}`)
-        .concat(document.documentElement.scrollWidth > innerWidth ? ["the page is scrolled sideways"] : []);
-    });
-  for (const [at, seen] of [
-    ["/", 'a[aria-label="Open Allotment Diary"]'],
-    [`${plan}?at=plot&in=plotsTab`, 'section[aria-label="Bench"] h2'],
-    ["/f/night-sky-log/plan?at=nights&in=club", 'section[aria-label="Bench"] h2'],
-    ["/f/night-sky-log/links?link=%2Fevenings%2Fjoin", '[aria-label="What becomes of it"]'],
-  ] as const) {
-    await me.go(at);
-    for (const width of [1280, 1000, 700]) {
-      await me.page.setViewport({ width, height: 800 });
-      await me.page.waitForFunction((wide) => innerWidth === wide, {}, width);
-      await me.see(seen);
-      expect([at, width, await out()]).toEqual([at, width, []]);
-    }
-  }
-});
-
-test("nothing stands in the way of anyone, in both themes", async () => {
-  await me.go("/");
-  await me.see('a[aria-label="Open Allotment Diary"]');
-  expect(await me.look()).toEqual([]);
-  await me.go(`${plan}?at=plot&in=plotsTab`);
-  await me.waitTop("plots");
-  expect(await me.look()).toEqual([]);
-  for (const at of [
-    "/f/allotment-diary/plan?at=home&in=app",
-    "/f/allotment-diary/plan?at=water&in=plotsTab",
-    "/f/night-sky-log/plan?at=nights&in=club&view=1100x760",
-    "/f/repair-cafe/plan?at=waiting&in=waitingTab",
-  ]) {
-    await me.go(at);
-    await me.see('section[aria-label="Bench"] h2');
-    await me.see("[data-device] [data-screen]");
-    expect(await me.look()).toEqual([]);
-  }
-  await me.click('section[aria-label="Bench"] button[aria-label^="More about the action"]');
-  expect(await me.look()).toEqual([]);
-  for (const panel of ["Theme and bars", "Devices, widths"]) {
-    await me.click('input[aria-label="Find"]');
-    await me.type(panel);
-    await me.read('[role="option"][aria-selected="true"]', panel);
-    await me.keys("Enter");
-    await me.read("h2", panel);
-    expect(await me.look()).toEqual([]);
-  }
-  await me.go(plan);
-  await me.waitTop("plots");
-  await me.click('section[aria-label="Bench"] button');
-  await me.see('[role="option"]');
-  expect(await me.look()).toEqual([]);
-});
-
-test("an address that leads nowhere says so", async () => {
-  await me.go("/f/nowhere/plan");
-  await me.read('[role="alert"]', "There is no such frame");
 });

@@ -7,9 +7,9 @@ import { sure } from "../frame/sure.js";
 import type { FixedPair, FixedStack } from "../frame/types.js";
 import { withEntries, withPair } from "./entries.js";
 import type { Granted } from "./grant.js";
-import { fresh, newHub, newPair, newStack, paneId, plainly } from "./make.js";
+import { type Entering, fresh, newHub, newPair, newScreen, newStack, paneId, plainly } from "./make.js";
 import type { SkippedBy } from "./notes.js";
-import { type Entering, lose, newScreen, note, type Run } from "./run.js";
+import { lose, note, type Run } from "./run.js";
 import type { Entry, HubEntry, StackEntry, State } from "./state.js";
 import { withTab } from "./tabs.js";
 

@@ -1,35 +1,56 @@
 import { fillsPattern, paramsNamed } from "../frame/pattern.js";
 import { startOf } from "../frame/defaults.js";
 import { nodeAt, nodeIn } from "../frame/nodes.js";
-import { type Facts, type Id, noParams } from "../frame/parts.js";
+import { type Facts, type Id, noParams, type Opens, type Params } from "../frame/parts.js";
 import { sure } from "../frame/sure.js";
 import type { FixedPair, FixedStack } from "../frame/types.js";
-import { type Entering, newScreen, type Run } from "./run.js";
-import { emptyUi, type Entry, type HubEntry, type PairEntry, type StackEntry, type State } from "./state.js";
+import type { Run } from "./run.js";
+import {
+  emptyUi,
+  type Entry,
+  type HubEntry,
+  type PairEntry,
+  type ScreenEntry,
+  type StackEntry,
+  type State,
+} from "./state.js";
+
+/** What is handed to a new entry. */
+export interface Entering {
+  params: Params;
+  carried: Params;
+  opens: Opens | null;
+}
 
 /** Nothing handed over, and as its node appears by itself. */
 export const plainly: Entering = { params: noParams, carried: noParams, opens: null };
 
-const made = (run: Run, node: Id, { params, carried, opens }: Entering) => ({
+const made = (run: Run, node: Id, { params, carried, opens }: Entering, since: number | null) => ({
   key: run.nextKey++,
   node,
   params,
   carried,
   opens,
   ui: emptyUi,
-  since: null,
+  since,
+});
+
+/** A screen's new entry: its time on top begins. */
+export const newScreen = (run: Run, node: Id, entering: Entering): ScreenEntry => ({
+  kind: "screen",
+  ...made(run, node, entering, run.clock),
 });
 
 /** A stack's new entry. */
 export const newStack = (run: Run, node: Id, entries: readonly Entry[], entering = plainly): StackEntry => ({
   kind: "stack",
-  ...made(run, node, entering),
+  ...made(run, node, entering, null),
   entries,
 });
 /** A hub's new entry, with the one tab that shows. */
 export const newHub = (run: Run, node: Id, active: Id, tab: Entry, entering = plainly): HubEntry => ({
   kind: "hub",
-  ...made(run, node, entering),
+  ...made(run, node, entering, null),
   active,
   visits: [],
   tabs: { [active]: tab },
@@ -37,7 +58,7 @@ export const newHub = (run: Run, node: Id, active: Id, tab: Entry, entering = pl
 /** A pair's new entry; it follows its detail if it has one. */
 export const newPair = (run: Run, node: Id, list: Entry, detail: Entry | null, entering = plainly): PairEntry => ({
   kind: "pair",
-  ...made(run, node, entering),
+  ...made(run, node, entering, null),
   list,
   detail,
   side: detail ? "detail" : "list",

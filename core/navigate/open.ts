@@ -5,9 +5,9 @@ import { firstOf, lastOf, sure } from "../frame/sure.js";
 import { entriesInside, withChild, withEntries, withHub, withoutDetail, withoutTab, withPair } from "./entries.js";
 import { firstOverlay, topOf } from "./focus.js";
 import { type Ask, grant, type Granted, pendingAfter } from "./grant.js";
-import { fresh, freshRoot, madeOnTheWay } from "./make.js";
+import { type Entering, fresh, freshRoot, madeOnTheWay, newScreen } from "./make.js";
 import type { ClosedBy, Named } from "./notes.js";
-import { type Entering, lose, named, newScreen, note, type Run, sameParams } from "./run.js";
+import { lose, named, note, type Run, sameParams } from "./run.js";
 import type { ContainerEntry, Entry, HubEntry, PairEntry, StackEntry, State } from "./state.js";
 import { atRoot, withTab } from "./tabs.js";
 

@@ -1,11 +1,11 @@
 import { type Lens, lensOf } from "../frame/look.js";
-import type { Id, Opens, Params } from "../frame/parts.js";
+import type { Id, Params } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { entriesInside, mapAll } from "./entries.js";
 import type { Move } from "./event.js";
 import type { Named, Note, NoteArgs, NoteCode } from "./notes.js";
-import { emptyUi, type Entry, type ScreenEntry, type State } from "./state.js";
+import { emptyUi, type Entry, type State } from "./state.js";
 
 /** One thing that happened in an event: the state after it, and what changed on screen. */
 export interface Passed {
@@ -56,25 +56,6 @@ export const sameParams = (a: Params, b: Params): boolean => {
   const keys = Object.keys(a);
   return keys.length === Object.keys(b).length && keys.every((key) => Object.hasOwn(b, key) && a[key] === b[key]);
 };
-
-/** What is handed to a new entry. */
-export interface Entering {
-  params: Params;
-  carried: Params;
-  opens: Opens | null;
-}
-
-/** A screen's new entry. */
-export const newScreen = (run: Run, node: Id, { params, carried, opens }: Entering): ScreenEntry => ({
-  kind: "screen",
-  key: run.nextKey++,
-  node,
-  params,
-  carried,
-  opens,
-  ui: emptyUi,
-  since: run.clock,
-});
 
 const loseDrafts = (run: Run, entry: Entry): void => {
   if (entry.ui === emptyUi) return;

@@ -36,7 +36,11 @@ export const usePlace = (): [PlaceId, (to: PlaceId, more?: Record<string, string
   const addressOf = usePlaceAddress();
   const navigate = useNavigate();
   const go = useCallback(
-    (to: PlaceId, more?: Record<string, string>) => void navigate(addressOf(to, more)),
+    (to: PlaceId, more?: Record<string, string>) => {
+      const address = addressOf(to, more);
+      // going where one is already is no step that Back would have to take back
+      void navigate(address, { replace: address === window.location.pathname + window.location.search });
+    },
     [navigate, addressOf],
   );
   return [isPlace(place) ? place : "plan", go];

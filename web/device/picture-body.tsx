@@ -8,48 +8,45 @@ export interface Box {
   height: number;
 }
 
-const lines = (box: Box, colours: Palette, count: number, first = 0.5) =>
-  Array.from({ length: count }, (_, i) => (
-    <rect
-      key={i}
-      x={box.x}
-      y={box.y + i * 8}
-      width={box.width * (i === count - 1 ? first : 0.95 - (i % 3) * 0.12)}
-      height={2.5}
-      rx={1}
-      fill={colours.ink}
-      opacity={0.28}
-    />
-  ));
+/** A line of writing: its place and size, px, and how dark it is. */
+const line = (colours: Palette, place: Box, opacity: number, key?: number) => (
+  <rect key={key} {...place} rx={1} fill={colours.ink} opacity={opacity} />
+);
+/** What is written into: a box with an outline. */
+const field = (colours: Palette, { x, y, width, height }: Box, corner: number) => (
+  <rect
+    x={x + 0.5}
+    y={y}
+    width={width - 1}
+    height={height}
+    rx={corner}
+    fill="none"
+    stroke={colours.ink}
+    strokeOpacity={0.35}
+  />
+);
+
+const lines = ({ x, y, width }: Box, colours: Palette, count: number) =>
+  Array.from({ length: count }, (_, i) => {
+    const share = i === count - 1 ? 0.5 : 0.95 - (i % 3) * 0.12;
+    return line(colours, { x, y: y + i * 8, width: width * share, height: 2.5 }, 0.28, i);
+  });
 
 /** What a screen shows, small, by what its body is. */
 export const drawnBodies: Record<Body["kind"], (box: Box, colours: Palette) => React.ReactNode> = {
   blank: () => null,
   text: (box, colours) => lines(box, colours, Math.max(1, Math.min(5, Math.floor(box.height / 9)))),
-  list: (box, colours) =>
-    Array.from({ length: Math.floor(box.height / 14) }, (_, i) => (
-      <g key={i}>
-        <rect x={box.x} y={box.y + i * 14} width={9} height={9} rx={2} fill={colours.mark} />
-        <rect
-          x={box.x + 13}
-          y={box.y + i * 14 + 1}
-          width={(box.width - 13) * (0.75 - (i % 3) * 0.13)}
-          height={3}
-          rx={1}
-          fill={colours.ink}
-          opacity={0.4}
-        />
-        <rect
-          x={box.x + 13}
-          y={box.y + i * 14 + 6}
-          width={(box.width - 13) * 0.4}
-          height={2}
-          rx={1}
-          fill={colours.ink}
-          opacity={0.2}
-        />
-      </g>
-    )),
+  list: ({ x, y, width, height }, colours) =>
+    Array.from({ length: Math.floor(height / 14) }, (_, i) => {
+      const [from, room] = [x + 13, width - 13];
+      return (
+        <g key={i}>
+          <rect x={x} y={y + i * 14} width={9} height={9} rx={2} fill={colours.mark} />
+          {line(colours, { x: from, y: y + i * 14 + 1, width: room * (0.75 - (i % 3) * 0.13), height: 3 }, 0.4)}
+          {line(colours, { x: from, y: y + i * 14 + 6, width: room * 0.4, height: 2 }, 0.2)}
+        </g>
+      );
+    }),
   grid: (box, colours) => {
     const side = (box.width - 5) / 2;
     return Array.from({ length: 2 * Math.floor((box.height + 5) / (side * 0.75 + 5)) }, (_, i) => (
@@ -64,28 +61,11 @@ export const drawnBodies: Record<Body["kind"], (box: Box, colours: Palette) => R
       />
     ));
   },
-  form: (box, colours) =>
-    Array.from({ length: Math.min(4, Math.floor(box.height / 19)) }, (_, i) => (
+  form: ({ x, y, width, height }, colours) =>
+    Array.from({ length: Math.min(4, Math.floor(height / 19)) }, (_, i) => (
       <g key={i}>
-        <rect
-          x={box.x}
-          y={box.y + i * 19}
-          width={box.width * 0.35}
-          height={2.5}
-          rx={1}
-          fill={colours.ink}
-          opacity={0.35}
-        />
-        <rect
-          x={box.x + 0.5}
-          y={box.y + i * 19 + 5}
-          width={box.width - 1}
-          height={9}
-          rx={2}
-          fill="none"
-          stroke={colours.ink}
-          strokeOpacity={0.35}
-        />
+        {line(colours, { x, y: y + i * 19, width: width * 0.35, height: 2.5 }, 0.35)}
+        {field(colours, { x, y: y + i * 19 + 5, width, height: 9 }, 2)}
       </g>
     )),
   thread: (box, colours) => (
@@ -102,16 +82,7 @@ export const drawnBodies: Record<Body["kind"], (box: Box, colours: Palette) => R
           opacity={i % 2 ? 1 : 0.12}
         />
       ))}
-      <rect
-        x={box.x + 0.5}
-        y={box.y + box.height - 11}
-        width={box.width - 1}
-        height={10}
-        rx={4}
-        fill="none"
-        stroke={colours.ink}
-        strokeOpacity={0.35}
-      />
+      {field(colours, { ...box, y: box.y + box.height - 11, height: 10 }, 4)}
     </>
   ),
   media: (box) => (
