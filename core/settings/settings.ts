@@ -82,9 +82,9 @@ export const valueSays = (frame: Frame, setting: Setting, value: unknown): strin
   if (setting.input.sort === "choice")
     return setting.input.options(frame).find((option) => option.value === value)?.label ?? String(value);
   if (typeof value === "boolean") return value ? "on" : "off";
-  if (value === "" || value === undefined) return "nothing";
+  if (value === "" || value === undefined || value === null) return "nothing";
   if (Array.isArray(value)) return value.join(", ");
-  if (typeof value === "object" && value !== null)
+  if (typeof value === "object")
     return Object.entries(value)
       .map(
         ([key, each]) => `${key} ${typeof each === "object" ? `(${valueSays(frame, setting, each)})` : String(each)}`,
