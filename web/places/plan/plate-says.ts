@@ -11,13 +11,14 @@ import {
   lookOf,
   nameOf,
   nodeAt,
+  optionsOf,
   plainName,
   secondBand,
   startOf,
   type View,
 } from "../../../core/index.js";
 
-const keepWord = { live: "keeps everything", place: "keeps the place", fresh: "keeps nothing" } as const;
+const keeps = new Map(optionsOf("keep", true).map(({ value, label }) => [value, label]));
 
 /** How a hub shows from band to band, what its tabs keep and where Back goes. */
 const hubSays = (frame: Frame, id: Id, hub: HubNode, { target }: View): string => {
@@ -30,7 +31,7 @@ const hubSays = (frame: Frame, id: Id, hub: HubNode, { target }: View): string =
     visited: "Back goes through the tabs",
     leave: "Back leaves at once",
   }[heldBy(hub, "back")];
-  return `hub · ${faces.join(", ")} · ${keepWord[heldBy(hub, "keep")]} · ${back}`;
+  return `hub · ${faces.join(", ")} · keeps ${keeps.get(heldBy(hub, "keep"))} · ${back}`;
 };
 
 /** What a container does, in one line: the head of its plate. */
