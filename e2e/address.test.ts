@@ -87,7 +87,7 @@ test("going to where one is already is no step", async () => {
 });
 
 test("a copied address finds the choice, the panel and the view again", async () => {
-  const asked = `${plan}?at=offer&in=swapsTab&view=700x900&on=swipe&panel=theme`;
+  const asked = `${plan}?view=700x900&on=swipe&at=offer&in=swapsTab&panel=theme`;
   await me.go(asked);
   await me.read("h2", "Theme and bars");
   await me.read('select[aria-label^="Target"] option:checked', "Swipe-back phone");

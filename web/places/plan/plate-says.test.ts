@@ -14,27 +14,25 @@ describe("the head of a plate", () => {
       one: screen(),
     },
   );
-  const view = viewOf(frame);
+  const head = (id: string, of = frame) => plateSays(of, id, viewOf(of));
 
   test("says of a hub how it shows from band to band, what its tabs keep, and where Back goes", () => {
-    expect(plateSays(frame, "home", view)).toBe(
-      "hub · drawer hand, rail lap, rail desk · keeps the place · Back goes through the tabs",
-    );
+    expect(head("home")).toBe("hub · drawer hand, rail lap, rail desk · keeps the place · Back goes through the tabs");
     const plainly = frameOf({
       app: stack(["home"]),
       home: hub(["a", "b"]),
       a: screen({ title: "First" }),
       b: screen(),
     });
-    expect(plateSays(plainly, "home", view)).toBe(
+    expect(head("home", plainly)).toBe(
       "hub · bar hand, bar lap, bar desk · keeps everything · Back goes to First first",
     );
   });
 
   test("says of a stack where it starts, and of a pair from where it stands side by side", () => {
-    expect(plateSays(frame, "aTab", view)).toBe("stack · starts at A");
-    expect(plateSays(frame, "c", view)).toBe("pair · side by side from desk up, one over the other below");
-    expect(plateSays({ ...frame, bands: [{ id: "hand", from: 0 }] }, "home", view)).toContain("hub · drawer hand ·");
+    expect(head("aTab")).toBe("stack · starts at A");
+    expect(head("c")).toBe("pair · side by side from desk up, one over the other below");
+    expect(head("home", { ...frame, bands: [{ id: "hand", from: 0 }] })).toContain("hub · drawer hand ·");
   });
 });
 
