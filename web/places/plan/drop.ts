@@ -39,7 +39,7 @@ export const placeAt = (frame: Frame, layout: PlanLayout, dragged: Id, point: Po
   for (const pane of layout.panes)
     if (!own.has(pane.id) && nodeAt(frame, pane.id).kind === "stack" && within(pane, point))
       area = { ...pane, kind: "stack" };
-  const cover = layout.covers.find((strip) => within(strip, point));
+  const cover = layout.covers.find((strip) => !own.has(strip.stack) && within(strip, point));
   const deeper =
     cover && layout.plates.some((plate) => !own.has(plate.id) && within(plate, point) && inStrip(plate, cover));
   if (cover && !deeper) area = { ...cover, id: cover.stack };
