@@ -21,7 +21,7 @@ import { type Figure, quantile, timeOf } from "./measure.js";
 import { served } from "./serving.js";
 
 const blank = (name: string): Frame => ({
-  format: "handy-frame/1",
+  format: "handy-frame/2",
   name,
   root: "app",
   nodes: { app: { kind: "stack", children: ["home"] }, home: { kind: "screen", title: "Home" } },

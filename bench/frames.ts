@@ -34,7 +34,7 @@ export const largeFrame = (count: number): Frame => {
     };
     children.push(id);
   }
-  return { format: "handy-frame/1", name: `Large ${count}`, root: "app", nodes };
+  return { format: "handy-frame/2", name: `Large ${count}`, root: "app", nodes };
 };
 
 /** A frame with `count` nodes that nest as real ones do: hubs in stacks, stacks in hubs, ten screens to a stack. */
@@ -81,5 +81,5 @@ export const nestedFrame = (count: number): Frame => {
     }
   };
   grow(nodes.app as Extract<Node, { children: Id[] }>, count, 0);
-  return { format: "handy-frame/1", name: `Nested ${count}`, root: "app", nodes };
+  return { format: "handy-frame/2", name: `Nested ${count}`, root: "app", nodes };
 };

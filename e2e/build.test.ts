@@ -206,7 +206,7 @@ describe.each([
     await hand.press(`${bench} section[aria-label="Targets"] > button`);
     await me.read(`${bench} fieldset`, "Edge swipe");
     await hand.choose("main", "hub main");
-    await hand.pick(`${bench} select[aria-label="Face at hand on Swipe-back phone"]`, "drawer", "drawer");
+    await hand.pick(`${bench} select[aria-label^="Face at hand on Swipe-back phone"]`, "drawer", "drawer");
     await hand.pick('select[aria-label^="Target"]', "*", "All");
     await me.see('[data-device="swipe"] [data-menu]');
     expect(await me.count('[data-device="touch"] [role="tab"]')).toBe(3);

@@ -118,7 +118,7 @@ test("a setting is made on many at once, and its mark tells where it is set othe
   expect(count).toBeGreaterThanOrEqual(12);
   const bars = '[data-setting="bars"]';
   await me.read(bars, "all stay by default");
-  const buttons = await me.page.$$(`${bars} button`);
+  const buttons = await me.page.$$(`${bars} [role="radio"]`);
   await buttons[1]!.click();
   await me.read(bars, "all hidden set");
   await me.saved();
@@ -135,6 +135,47 @@ test("a setting is made on many at once, and its mark tells where it is set othe
   await me.click(node("trips"));
   await me.keys("Shift+ArrowDown", "Shift+ArrowDown");
   await me.read("h2", "3 chosen");
+});
+
+test("what differs by view is set cell by cell, on one node or on several, and made the same again with one press", async () => {
+  const id = await listed(world, me, "By view");
+  const varied = async (key: string) => (await frameOf(world, id)).nodes[key]!.vary;
+  // on a hub the grid is there: one cell, and no other
+  await me.click(node("main"));
+  const cell = (name: string) => `select[aria-label^="${name},"]`;
+  const put = async (name: string, value: string) => {
+    await me.see(cell(name));
+    await me.page.select(cell(name), value);
+    await me.saved();
+  };
+  await put("Face at lap", "rail");
+  expect(await varied("main")).toEqual([{ from: "lap", to: "lap", set: { face: "rail" } }]);
+  await put("Face at desk", "rail");
+  expect(await varied("main")).toEqual([{ from: "lap", set: { face: "rail" } }]);
+  await me.see(`td[data-here] ${cell("Face at lap")}`);
+  expect(await me.count(`td[data-here] ${cell("Face at desk")}`)).toBe(0);
+  // of what a mark stands beside, it opens with the mark
+  await me.click('[data-set-mark="labels"]');
+  await put("Labels at desk", "never");
+  expect(await varied("main")).toHaveLength(2);
+  await me.keys("Escape");
+  expect(await me.page.$eval('[data-set-mark="labels"]', (mark) => mark.getAttribute("aria-label"))).toMatch("by view");
+  await me.click('[data-view-grid="face"] > button');
+  await me.saved();
+  expect(await varied("main")).toEqual([{ from: "desk", set: { labels: "never" } }]);
+  // several nodes at once
+  await me.click(node("trip"));
+  await me.keys("s");
+  await me.read("h2", "chosen");
+  await me.click('[aria-label="Opens as by view"]');
+  await put("Opens as at desk", "dialog");
+  const { nodes } = await frameOf(world, id);
+  const dialogs = Object.values(nodes).filter(({ vary }) => vary?.some(({ set }) => set.opens === "dialog"));
+  expect(dialogs.length).toBe(Number((await me.texts("h2"))[0]!.split(" ")[0]));
+  await me.read('[data-setting="opens"]', "push; dialog from desk");
+  await me.keys("Control+z");
+  await me.saved();
+  expect(await varied("trip")).toBeUndefined();
 });
 
 test("anything is found by a few letters, and done", async () => {

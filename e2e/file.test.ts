@@ -7,7 +7,7 @@ import { newWorld, type World } from "./world.js";
 
 const path = join(realpathSync(mkdtempSync(join(tmpdir(), "handy-frame-own-"))), "app.frame.json");
 const frame: Frame = {
-  format: "handy-frame/1",
+  format: "handy-frame/2",
   name: "Own file",
   root: "app",
   nodes: {

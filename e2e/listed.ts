@@ -27,7 +27,7 @@ export const list = `Main =
       Friend {friend} /friends/:friend
 `;
 export const blank = (name: string): Frame => ({
-  format: "handy-frame/1",
+  format: "handy-frame/2",
   name,
   root: "app",
   nodes: { app: { kind: "stack", title: "App", children: ["home"] }, home: { kind: "screen", title: "Home" } },

@@ -314,7 +314,7 @@ test("a thousand screens are planned without a stumble", async () => {
     );
   }
   const file = join(world.served.data, "large.frame.json");
-  writeFileSync(file, JSON.stringify({ format: "handy-frame/1", name: "Large", root: "app", nodes }));
+  writeFileSync(file, JSON.stringify({ format: "handy-frame/2", name: "Large", root: "app", nodes }));
   const response = await fetch(new URL("/api/frames/file", world.served.url), {
     method: "POST",
     headers: { "content-type": "application/json" },

@@ -5,6 +5,7 @@ import { createApp } from "./app.js";
 import { cleanUp } from "./clean-up.js";
 import { isMade, openDatabase } from "./database.js";
 import { holdFolder } from "./folder/hold.js";
+import { upgradeFrames } from "./frames/upgrade.js";
 import { FrameStore } from "./frames/store.js";
 import { page, readyPage } from "./page.js";
 import { openFiles, readFiles, refuseUnusable, seedDemos } from "./seed.js";
@@ -68,6 +69,7 @@ const begin = async (
   ends.push(await holdFolder(data, say, onLost));
   const database = await openDatabase(data, say);
   ends.push(() => database.close());
+  await upgradeFrames(database, say);
   const store = new FrameStore(database);
   await refuseUnusable(given, (path) => store.isKept(path), say);
   await seedDemos(store, say);

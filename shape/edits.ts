@@ -26,6 +26,15 @@ const editForms: Record<Exclude<Edit["kind"], "replace">, Record<string, Joi.Sch
   rename: { id: someId, to: someId },
   move: { id: someId, from: place, to: place, after: place },
   set: { node: someId, key, value },
+  vary: {
+    node: someId,
+    slot: key,
+    cells: Joi.array()
+      .items(Joi.object({ target: someId, band: someId, short: Joi.valid(true) }))
+      .min(1)
+      .max(1000),
+    value,
+  },
   setFrame: { key, value },
   duplicate: { id: someId, ids: Joi.object().pattern(id, id).required(), parent: place, after: place },
   batch: { edits: Joi.array().items(Joi.link("#anyEdit")).max(2000).required() },

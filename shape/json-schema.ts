@@ -28,7 +28,7 @@ export const frameJsonSchema = (): Json => {
   const made = strict(jsonSchema.input({ target: "draft-2020-12" })) as { [key: string]: Json };
   return {
     $schema: "https://json-schema.org/draft/2020-12/schema",
-    title: "Handy Frame, frame file, format handy-frame/1",
+    title: "Handy Frame, frame file, format handy-frame/2",
     ...made,
   };
 };

@@ -1,7 +1,8 @@
 import type Joi from "joi";
 import type { Fault } from "../core/frame/fault.js";
 import { faultsOf } from "../core/faults/faults.js";
-import { segmentsOf } from "../core/frame/pointer.js";
+import { pointer, segmentsOf } from "../core/frame/pointer.js";
+import { isOlder, upgraded } from "../core/frame/upgrade.js";
 import { plainFrame } from "../core/frame/write.js";
 import type { Frame } from "../core/frame/types.js";
 import { faultsFrom } from "./faults.js";
@@ -43,8 +44,33 @@ const soundPart = (value: unknown, faults: readonly Fault[]): Frame | null => {
   return null;
 };
 
-/** Reads a frame from any value: every fault of form and of meaning at once, or the frame in its plain form. */
+/** Whether a pointer leads to something in a value. */
+const isThere = (value: unknown, at: string): boolean => {
+  let inner = value;
+  for (const segment of segmentsOf(at)) {
+    if (typeof inner !== "object" || inner === null || !Object.hasOwn(inner, segment)) return false;
+    inner = Reflect.get(inner, segment);
+  }
+  return true;
+};
+
+/** A fault of a file that was brought into the present format, at what of it stands in the file as it was written. */
+const inFile = (value: unknown, fault: Fault): Fault => {
+  if (isThere(value, fault.pointer)) return fault;
+  const segments = segmentsOf(fault.pointer);
+  while (segments.length && !isThere(value, pointer(...segments))) segments.pop();
+  const remedy = `${fault.remedy} The file is in an older format: here it is read as ${fault.pointer}.`;
+  return { ...fault, pointer: pointer(...segments), remedy };
+};
+
+/** Reads a frame from any value, in the present format or one before: every fault of form and of meaning at once, or the frame in its plain form. */
 export const readFrameValue = (value: unknown): ReadResult => {
+  if (!isOlder(value)) return readPresent(value);
+  const read = readPresent(upgraded(value));
+  return read.ok ? read : { ok: false, faults: read.faults.map((fault) => inFile(value, fault)) };
+};
+
+const readPresent = (value: unknown): ReadResult => {
   const first = frameSchema.validate(value, joiOptions);
   if (!first.error) {
     const frame = value as Frame;

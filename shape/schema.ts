@@ -1,14 +1,16 @@
 import Joi from "joi";
-import type { Form } from "../core/frame/forms.js";
+import { type Form, partsOf } from "../core/frame/forms.js";
 import { colourNames, marks, sizeNames } from "../core/frame/parts.js";
 import {
   type NodeKind,
   nodeKinds,
+  motionChoices,
   opensChoices,
   type NodeKey,
   propertyKeys,
   propertyOf,
   type ShapedKey,
+  varyingKeys,
 } from "../core/frame/properties.js";
 
 /** `[a-z][A-Za-z0-9]{0,39}`, without the names every JavaScript object answers to. */
@@ -29,14 +31,12 @@ const someOf = (...values: string[]) => Joi.string().valid(...values);
 const factValue = Joi.alternatives(Joi.boolean().strict(), Joi.string().max(60));
 const template = Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), text);
 const opens = someOf(...Object.keys(opensChoices));
-const motionKinds = ["push", "sheet", "fullscreen", "dialog", "side", "switch", "replace"];
-const motionTable = Joi.object(Object.fromEntries(motionKinds.map((kind) => [kind, id])));
+const motionTable = Joi.object(Object.fromEntries(Object.keys(motionChoices).map((kind) => [kind, id])));
 
-const only = Joi.object({
-  targets: Joi.array().items(id),
-  bands: Joi.array().items(id),
-  facts: byId(factValue),
-});
+/** A range of views. */
+const views = { on: Joi.array().items(id), from: id, to: id, short: Joi.valid(true) };
+const condition = Joi.object({ ...views, facts: byId(factValue) });
+const only = Joi.alternatives().conditional(Joi.array(), { then: Joi.array().items(condition), otherwise: condition });
 
 /** An object whose keys depend on its `kind`: one form for each. */
 export const byKind = (kinds: Record<string, Record<string, Joi.Schema>>, common: Record<string, Joi.Schema> = {}) =>
@@ -100,7 +100,6 @@ const tab = Joi.object({
   label,
   icon: label,
   activeIcon: label,
-  iconOn: byId(label),
   badge: Joi.alternatives(Joi.number().integer().min(0).max(100_000), Joi.valid("dot")),
   hidden: Joi.boolean(),
   only,
@@ -110,7 +109,7 @@ const path = Joi.string().max(400);
 const names = Joi.array().items(Joi.string().max(60));
 
 /** The properties of nodes that have a shape of their own. */
-const shapes: Record<ShapedKey, Joi.Schema> = {
+const shapes: Record<Exclude<ShapedKey, "vary">, Joi.Schema> = {
   tab,
   needs: Joi.array().items(
     Joi.object({
@@ -134,7 +133,7 @@ const shapes: Record<ShapedKey, Joi.Schema> = {
   heading: Joi.object({ title: label.required(), icon: label }),
   extras: actions,
 };
-const isShaped = (key: NodeKey): key is ShapedKey => Object.hasOwn(shapes, key);
+const isShaped = (key: NodeKey): key is keyof typeof shapes => Object.hasOwn(shapes, key);
 
 /** What a value of a form can be. */
 const schemaOf = (form: Form): Joi.Schema => {
@@ -148,6 +147,7 @@ const schemaOf = (form: Form): Joi.Schema => {
     case "number":
       return Joi.number().min(form.least).max(form.most);
     case "label":
+    case "icon":
       return label;
     case "text":
       return text;
@@ -155,11 +155,27 @@ const schemaOf = (form: Form): Joi.Schema => {
       return path;
     case "id":
       return id;
-    case "table":
-      return byId(schemaOf(form.of));
     case "shaped":
       throw new Error("a property with a shape of its own has no schema");
   }
+};
+
+const formOf = (key: NodeKey): Joi.Schema => (isShaped(key) ? shapes[key] : schemaOf(propertyOf(key).form));
+
+/** A value that a property has in some views: of one with parts, some of them, where null is as if not said. */
+const setTo = (key: NodeKey): Joi.Schema => {
+  const parts = partsOf(propertyOf(key).form);
+  if (!parts) return formOf(key);
+  return Joi.object(
+    Object.fromEntries(Object.entries(parts).map(([part, form]) => [part, schemaOf(form).allow(null)])),
+  ).min(1);
+};
+
+/** What differs by view on a kind of nodes. */
+const varyOn = (kind: NodeKind): Joi.Schema => {
+  const keys = varyingKeys.filter((key) => propertyOf(key).kinds.includes(kind));
+  const set = Joi.object(Object.fromEntries(keys.map((key) => [key, setTo(key)])));
+  return Joi.array().items(Joi.object({ ...views, set: set.min(1).required() }));
 };
 
 /** The properties that all of these kinds have, and no others, in the order of the table. */
@@ -172,12 +188,13 @@ const propertiesOf = (...kinds: NodeKind[]): Record<string, Joi.Schema> =>
           ? own.length === nodeKinds.length
           : own.length < nodeKinds.length && kinds.every((kind) => own.includes(kind));
       })
-      .map((key) => [key, isShaped(key) ? shapes[key] : schemaOf(propertyOf(key).form)]),
+      .filter((key) => key !== "vary")
+      .map((key) => [key, formOf(key)]),
   );
 
 /** One node of the frame file: its kinds with their properties, and those that all of them have. */
 export const node = byKind(
-  Object.fromEntries(nodeKinds.map((kind) => [kind, propertiesOf(kind)])),
+  Object.fromEntries(nodeKinds.map((kind) => [kind, { ...propertiesOf(kind), vary: varyOn(kind) }])),
   propertiesOf(...nodeKinds),
 );
 
@@ -297,7 +314,7 @@ export const frameFields = {
 
 /** The whole frame file. */
 export const frame = Joi.object({
-  format: Joi.valid("handy-frame/1").required(),
+  format: Joi.valid("handy-frame/2").required(),
   ...frameFields,
   root: id.required(),
   nodes: byId(node).required(),

@@ -1,4 +1,4 @@
-import { pick, runIn, screen, tabbed, tap } from "../testing/frames.js";
+import { byBand, pick, runIn, screen, tabbed, tap } from "../testing/frames.js";
 import type { Frame, HubNode, ScreenNode } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/event.js";
@@ -10,7 +10,7 @@ const regions = (frame: Frame, given: Partial<View>, ...events: NavigationEvent[
     ({ role, node, x, y, width, height }) => `${role} ${node} ${x},${y} ${width}x${height}`,
   );
 };
-const faces: HubNode["faces"] = { hand: "bar", lap: "rail", desk: "panel" };
+const faces = byBand("face", { hand: "bar", lap: "rail", desk: "panel" });
 
 describe("the arrangement", () => {
   test("a bar lies at the foot, a header at the top, the content between them", () => {
@@ -21,19 +21,19 @@ describe("the arrangement", () => {
     ]);
   });
   test("a rail and a panel lie at the start edge, which is the right one from right to left", () => {
-    expect(regions(tabbed({ faces }), { width: 700 })).toEqual([
+    expect(regions(tabbed(faces), { width: 700 })).toEqual([
       "content a 76,50 624x750",
       "header aTab 76,0 624x50",
       "rail home 0,0 76x800",
     ]);
-    expect(regions(tabbed({ faces }), { width: 1000, rtl: true })).toEqual([
+    expect(regions(tabbed(faces), { width: 1000, rtl: true })).toEqual([
       "content a 0,50 760x750",
       "header aTab 0,0 760x50",
       "panel home 760,0 240x800",
     ]);
   });
   test("top tabs lie under the hub's own header and over what shows in it", () => {
-    expect(regions(tabbed({ faces: { hand: "top" }, strip: true }), {})).toEqual([
+    expect(regions(tabbed({ face: "top", strip: true }), {})).toEqual([
       "content a 0,146 400x654",
       "header aTab 0,96 400x50",
       "top home 0,50 400x46",
@@ -50,7 +50,7 @@ describe("the arrangement", () => {
       "header aTab 0,0 400x80",
       "bar home 0,720 400x80",
     ]);
-    expect(regions(tabbed({ faces }), { width: 700, insets })).toEqual([
+    expect(regions(tabbed(faces), { width: 700, insets })).toEqual([
       "content a 84,80 612x700",
       "header aTab 84,0 616x80",
       "rail home 0,0 84x800",
@@ -126,7 +126,7 @@ describe("the arrangement of what lies over", () => {
     expect(dragged.find(({ role }) => role === "sheet")).toMatchObject({ y: 80, height: 720 });
   });
   test("a drawer lies over a scrim only while it is open", () => {
-    const frame = tabbed({ faces: { hand: "drawer" } });
+    const frame = tabbed({ face: "drawer" });
     expect(regions(frame, {})).toHaveLength(2);
     expect(regions(frame, {}, { do: "menu" }).slice(2)).toEqual(["scrim home 0,0 400x800", "drawer home 0,0 300x800"]);
   });

@@ -20,12 +20,7 @@ export const pushOrSheet: ChangeOfMind = {
         `${plainName(frame, stuck)} stands in no stack, so nothing pushes it: tabs and panes are always there.`,
       );
     const lifts = (nodeAt(frame, firstOf(ids)).opens ?? "push") === "push";
-    const edits = ids.flatMap((id): Edit[] => [
-      { kind: "set", node: id, key: "opens", ...(lifts && { value: "sheet" }) },
-      ...(["opensIn", "opensOn"] as const).flatMap((key): Edit[] =>
-        nodeAt(frame, id)[key] ? [{ kind: "set", node: id, key }] : [],
-      ),
-    ]);
+    const edits = ids.map((id): Edit => ({ kind: "vary", node: id, slot: "opens", ...(lifts && { value: "sheet" }) }));
     const names = list(ids.slice(0, 3).map((id) => plainName(frame, id)));
     return planned({
       edit: edits.length === 1 ? firstOf(edits) : { kind: "batch", edits },

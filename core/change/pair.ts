@@ -1,18 +1,21 @@
+import { variedAmong } from "../frame/cells.js";
+import { ownAmong } from "../frame/held.js";
+import { nodeKinds, propertyKeys, propertyOf } from "../frame/properties.js";
 import { sure } from "../frame/sure.js";
 import { nodeAt, hubAt, pairAt } from "../frame/nodes.js";
 import { plainIcon } from "../frame/defaults.js";
 import type { Edit } from "../edit/edit.js";
 import type { Frame, HubNode, Node, PairNode } from "../frame/types.js";
 import { plainName } from "../frame/names.js";
+import { noTab } from "./no-tab.js";
 import { cannot, type ChangeOfMind, type ChangeResult, planned } from "./change.js";
 
 /** What a node keeps when it becomes a container of another kind. */
-const common = ({ title, note, tab, needs, opens, opensIn, opensOn, rest, over, edge, bars, header, motion }: Node) =>
-  Object.fromEntries(
-    Object.entries({ title, note, tab, needs, opens, opensIn, opensOn, rest, over, edge, bars, header, motion }).filter(
-      ([, value]) => value !== undefined,
-    ),
-  );
+const common = (node: Node): object => {
+  const held = propertyKeys.filter((key) => key !== "vary" && propertyOf(key).kinds.length === nodeKinds.length);
+  const vary = variedAmong(node, held);
+  return { ...ownAmong(node, held), ...(vary.length > 0 && { vary }) };
+};
 
 const asPair = (frame: Frame, id: string, parent: string | null): ChangeResult => {
   const node = hubAt(frame, id);
@@ -22,9 +25,7 @@ const asPair = (frame: Frame, id: string, parent: string | null): ChangeResult =
   const pair: PairNode = { kind: "pair", ...common(node), list, detail };
   const edits: Edit[] = [
     { kind: "restore", nodes: { [id]: { node: pair } } },
-    ...[list, detail].flatMap((child): Edit[] =>
-      nodeAt(frame, child).tab ? [{ kind: "set", node: child, key: "tab" }] : [],
-    ),
+    ...[list, detail].flatMap((child) => noTab(frame, child)),
   ];
   return planned({
     edit: { kind: "batch", edits },

@@ -1,3 +1,5 @@
+import { variedAmong } from "../frame/cells.js";
+import { varyingKeys } from "../frame/properties.js";
 import { keysOfAll } from "../frame/keys.js";
 import { sure } from "../frame/sure.js";
 import { nodeAt } from "../frame/nodes.js";
@@ -21,6 +23,9 @@ export const leadElsewhere = (frame: Frame, from: Id, to: Id, only?: ReadonlySet
   }
   return edits;
 };
+
+/** What says how something opens. */
+const opening = ["opens", "over", "rest", "edge"] as const;
 
 const firstOf = (node: ContainerNode): Id | undefined => (node.kind === "pair" ? node.list : startOf(node));
 
@@ -69,9 +74,16 @@ export const unwrap: ChangeOfMind = {
         edits.push({ kind: "set", node: parent, key: "base", value: first });
     }
     // what opened over the rest goes on doing so
-    for (const key of ["opens", "opensIn", "opensOn", "over", "rest", "edge"] as const)
-      if (node[key] !== undefined && holder.kind === "stack" && startOf(holder) !== id)
-        edits.push({ kind: "set", node: first, key, value: node[key] });
+    if (holder.kind === "stack" && startOf(holder) !== id) {
+      for (const key of opening)
+        if (node[key] !== undefined) edits.push({ kind: "set", node: first, key, value: node[key] });
+      const varied = variedAmong(node, opening);
+      const own = variedAmong(
+        nodeAt(frame, first),
+        varyingKeys.filter((key) => !opening.some((other) => other === key)),
+      );
+      if (varied.length) edits.push({ kind: "set", node: first, key: "vary", value: [...own, ...varied] });
+    }
     if (frame.address?.lost === id)
       edits.push({ kind: "setFrame", key: "address", value: { ...frame.address, lost: first } });
     edits.push({ kind: "remove", id });

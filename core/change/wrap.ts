@@ -8,6 +8,7 @@ import type { ContainerNode, Frame } from "../frame/types.js";
 import type { Id, Tab } from "../frame/parts.js";
 import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
+import { noTab } from "./no-tab.js";
 import { cannot, type ChangeOfMind, type ChangeResult, planned } from "./change.js";
 
 const plainTab: Tab = { icon: plainIcon };
@@ -60,7 +61,7 @@ const wrapIn = (frame: Frame, parts: readonly Part[], kind: Wrapping): ChangeRes
   const tabEdits = ids.flatMap((id): Edit[] => {
     const node = nodeAt(frame, id);
     if (kind === "hub") return node.tab ? [] : [{ kind: "set", node: id, key: "tab", value: plainTab }];
-    return node.tab ? [{ kind: "set", node: id, key: "tab" }] : [];
+    return noTab(frame, id);
   });
   // a flow in a sheet opens as one: what it holds is pushed in it
   const opensEdits = ids.flatMap((id): Edit[] =>

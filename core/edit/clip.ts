@@ -8,6 +8,8 @@ import { asNode } from "./draft.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { subtreeOf } from "../frame/frame-index.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
+import { isRaw } from "../frame/raw.js";
+import { upgradedNodes } from "../frame/upgrade.js";
 import type { Frame, Node } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import { addTops } from "./add-tops.js";
@@ -19,7 +21,7 @@ import type { Part } from "./part.js";
 
 /** Parts of a frame on their way to another place, another frame or another window, with everything they say. */
 export interface Clip {
-  format: "handy-frame-parts/1";
+  format: "handy-frame-parts/2";
   tops: Id[];
   nodes: Record<Id, Node>;
 }
@@ -32,7 +34,7 @@ export const clipOf = (frame: Frame, parts: readonly Part[]): Clip => {
   const nodes: Record<Id, Node> = {};
   const tops = parts.flatMap(({ id }) => (id === frame.root ? [...childrenOf(nodeAt(frame, id))] : [id]));
   for (const top of tops) for (const id of subtreeOf(frame, top)) nodes[id] = nodeAt(frame, id);
-  return { format: "handy-frame-parts/1", tops: [...new Set(tops)], nodes };
+  return { format: "handy-frame-parts/2", tops: [...new Set(tops)], nodes };
 };
 
 /** Whether a value can be gone through as a node; what is not, breaks it and is caught by who reads. */
@@ -43,13 +45,20 @@ const isNode = (value: Node): boolean => {
   return Array.isArray(value.children) && value.children.every((id) => typeof id === "string");
 };
 
+/** A clip that was taken from a frame of format 1. */
+const older = "handy-frame-parts/1";
+const inPresentForm = (value: Partial<Omit<Clip, "format"> & { format: string }>): Partial<Clip> => {
+  const { format, nodes, ...rest } = value;
+  if (format !== older || !isRaw(nodes)) return value as Partial<Clip>;
+  return { ...rest, format: "handy-frame-parts/2", nodes: upgradedNodes(nodes, "handy-frame/1", {}) as Clip["nodes"] };
+};
+
 /** The clip that a text is; null when it is none. */
 export const readClip = (text: string): Clip | null => {
   try {
-    const value: Partial<Clip> = JSON.parse(text);
-    const { format, tops, nodes } = value;
+    const { format, tops, nodes } = inPresentForm(JSON.parse(text));
     const isRight =
-      format === "handy-frame-parts/1" &&
+      format === "handy-frame-parts/2" &&
       Array.isArray(tops) &&
       tops.length > 0 &&
       typeof nodes === "object" &&

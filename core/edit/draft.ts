@@ -1,4 +1,3 @@
-import { bandsOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { type Fault, shown } from "../frame/fault.js";
 import { shareIndex } from "../frame/frame-index.js";
@@ -97,15 +96,11 @@ export class Draft {
     if (faults?.length) throw new Refusal(faults);
   }
 
-  private plain(node: Node): Node {
-    return plainNode(node, bandsOf(this.frame)[0]?.id);
-  }
-
   put(id: Id, node: Node): void {
     if (!nodeKinds.includes(node.kind))
       refuse(["nodes", id, "kind"], shown(node.kind), `one of ${nodeKinds.join(", ")}`, "Every node is of one kind.");
     this.look(this.forms?.node(id, node));
-    this.write(id, this.plain(node));
+    this.write(id, plainNode(node));
   }
 
   /** Puts a node with some keys changed; undefined takes a key away. That it is a node then is looked at as of any other. */
@@ -127,15 +122,6 @@ export class Draft {
     const next: Values = { ...this.frame, [key]: plain };
     if (plain === undefined) delete next[key];
     this.frame = asFrame(next);
-    if (key === "bands") this.plainHubs();
-  }
-
-  /** What goes without saying of a hub's faces depends on which band is the narrowest. */
-  private plainHubs(): void {
-    for (const [id, node] of Object.entries(this.frame.nodes)) {
-      const plain = node.kind === "hub" ? this.plain(node) : node;
-      if (plain !== node) this.write(id, plain);
-    }
   }
 
   private inverse(renamed: Renames): RestoreEdit {

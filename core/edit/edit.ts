@@ -1,3 +1,4 @@
+import type { Cell, Slot } from "../frame/cells.js";
 import type { Frame, FrameField, Node } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import type { NodeKey } from "../frame/properties.js";
@@ -37,6 +38,14 @@ export interface SetEdit {
   kind: "set";
   node: Id;
   key: NodeKey;
+  value?: unknown;
+}
+/** Sets what may differ by view in some cells of its grid, or without cells in every view alike. Without a value it is not said there. */
+export interface VaryEdit {
+  kind: "vary";
+  node: Id;
+  slot: Slot;
+  cells?: Cell[];
   value?: unknown;
 }
 /** Sets one field of the frame itself; without a value it goes back to its default. */
@@ -93,6 +102,7 @@ export type Edit =
   | RenameEdit
   | MoveEdit
   | SetEdit
+  | VaryEdit
   | SetFrameEdit
   | DuplicateEdit
   | BatchEdit

@@ -7,4 +7,5 @@ export type { Edit } from "./edit.js";
 export { carriedOver, fold, type History, type HistoryEvent } from "./history.js";
 export { duplicateOf, freeIdIn } from "./naming.js";
 export type { Part, Planned } from "./part.js";
+export { upgradedFrame, upgradeStored, upgradeWaiting } from "./upgrade.js";
 export { noRenames, nowNamed, type Renames, thenRenamed } from "./renames.js";

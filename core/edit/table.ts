@@ -10,6 +10,7 @@ import { rename } from "./kinds/rename.js";
 import { replace } from "./kinds/replace.js";
 import { restore } from "./kinds/restore.js";
 import { set, setFrame } from "./kinds/set.js";
+import { vary } from "./kinds/vary.js";
 import { noRenames, type Renames, thenRenamed } from "./renames.js";
 
 /** Several edits as one: what holds of each holds of all of them. */
@@ -33,6 +34,7 @@ const kinds: { [K in EditKind]: Kind<K> } = {
   rename,
   move,
   set,
+  vary,
   setFrame,
   duplicate,
   batch,

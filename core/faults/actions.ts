@@ -1,6 +1,6 @@
 import type { Action, Do } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
-import { onlyFaults } from "./conditions.js";
+import { onlyFaults } from "./by-view.js";
 import { factIs } from "./facts.js";
 import { type At, type NodeRule, repeats, type Report } from "./report.js";
 

@@ -75,24 +75,32 @@ describe("the faults of meaning", () => {
       {
         one: screen({
           needs: [{ fact: "in", is: "maybe" }],
-          opensIn: { wide: "sheet" },
-          opensOn: { watch: "sheet" },
+          vary: [
+            { from: "wide", set: { opens: "sheet" } },
+            { on: ["watch"], set: { opens: "sheet" } },
+            { from: "desk", to: "lap", set: { opens: "sheet" } },
+            { on: [], set: { opens: "sheet" } },
+            { set: { opens: "sheet" } },
+          ],
           motion: { push: "glide" },
         }),
         app: stack(["one", "two"]),
-        two: hub(["three"], { faces: { wide: "bar" } }),
-        three: screen({ actions: [{ ...opening("one"), only: { targets: ["watch"], facts: { out: true } } }] }),
+        two: hub(["three"], { vary: [{ to: "wide", set: { face: "bar" } }] }),
+        three: screen({ actions: [{ ...opening("one"), only: { on: ["watch"], facts: { out: true } } }] }),
       },
       { facts: [{ id: "in", label: "In" }] },
     );
     expect(places(frame).sort()).toEqual([
       "/nodes/one/motion/push",
       "/nodes/one/needs/0",
-      "/nodes/one/opensIn/wide",
-      "/nodes/one/opensOn/watch",
+      "/nodes/one/vary/0/from",
+      "/nodes/one/vary/1/on/0",
+      "/nodes/one/vary/2/from",
+      "/nodes/one/vary/3/on",
+      "/nodes/one/vary/4",
       "/nodes/three/actions/0/only/facts/out",
-      "/nodes/three/actions/0/only/targets/0",
-      "/nodes/two/faces/wide",
+      "/nodes/three/actions/0/only/on/0",
+      "/nodes/two/vary/0/to",
     ]);
   });
   test("tables name each id once, and the narrowest band starts at 0", () => {

@@ -4,9 +4,8 @@ import type { Id } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
 import { extraFaults, fieldFaults, screenActionFaults } from "./actions.js";
 import { clashFaults, linkInFaults, patternFaults } from "./addresses.js";
-import { faceFaults, viewFaults } from "./by-view.js";
+import { tabConditionFaults, varyFaults } from "./by-view.js";
 import { childFaults } from "./children.js";
-import { tabConditionFaults } from "./conditions.js";
 import { needFaults } from "./facts.js";
 import {
   bandFaults,
@@ -36,7 +35,7 @@ const fieldRules: readonly FrameRule[] = [
 const nodeRules: readonly NodeRule[] = [
   tabFaults,
   tabConditionFaults,
-  viewFaults,
+  varyFaults,
   needFaults,
   motionFaults,
   referenceFaults,
@@ -45,7 +44,6 @@ const nodeRules: readonly NodeRule[] = [
   fieldFaults,
   linkInFaults,
   childFaults,
-  faceFaults,
   extraFaults,
   loopFaults,
 ];

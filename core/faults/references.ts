@@ -1,12 +1,16 @@
 import { nodeIn } from "../frame/nodes.js";
 import { referencesOf } from "../frame/references.js";
-import { dangling, named, type NodeRule } from "./report.js";
+import { dangling, named, type At, type NodeRule } from "./report.js";
 
 /** The motions that a node names are there. */
-export const motionFaults: NodeRule = (frame, report, id, { motion }) => {
+export const motionFaults: NodeRule = (frame, report, id, { motion, vary = [] }) => {
   const known = Object.keys(frame.motions ?? {});
-  for (const [kind, name] of Object.entries(motion ?? {}))
-    named(report, ["nodes", id, "motion", kind], name, known, "motion");
+  const look = (at: At, motions: object = {}): void => {
+    for (const [kind, name] of Object.entries(motions))
+      if (name !== null) named(report, [...at, kind], String(name), known, "motion");
+  };
+  look(["nodes", id, "motion"], motion);
+  vary.forEach(({ set }, i) => look(["nodes", id, "vary", i, "set", "motion"], set.motion as object | undefined));
 };
 
 /** The nodes that a node leads to, or is stood in for by, are there. */

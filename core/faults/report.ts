@@ -12,6 +12,8 @@ export type FaultCode =
   | "dangling"
   | "lost-screen"
   | "tab-outside-hub"
+  | "no-condition"
+  | "no-view"
   | "unknown-target"
   | "unknown-band"
   | "unknown-fact"

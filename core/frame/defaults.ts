@@ -60,8 +60,6 @@ export const factValues = (fact: Fact): readonly FactValue[] => fact.values ?? y
 /** The value of a fact when the app is launched. */
 export const factAtLaunch = (fact: Fact): FactValue => fact.launch ?? firstOf(factValues(fact));
 
-/** The band from which a pair stands side by side where it says nothing: the second one; undefined where there is but one. */
-export const secondBand = (frame: FixedFrame): Id | undefined => bandsOf(frame)[1]?.id;
 /** What a tab of this hub keeps when it is left. */
 export const keepOf = (hub: FixedHub): Keep => hub.keep ?? properties.keep.fallback;
 

@@ -31,21 +31,20 @@ interface AmountForm {
   most: number;
 }
 interface TextForm {
-  /** `label` one line of 200 letters at most, `text` 4,000, `path` an address pattern, `id` the name of a node. */
-  sort: "label" | "text" | "path" | "id";
-}
-interface TableForm {
-  /** A table by the ids of bands or targets; the values are of another form. */
-  sort: "table";
-  of: Form;
+  /** `label` one line of 200 letters at most, `text` 4,000, `path` an address pattern, `id` the name of a node, `icon` that of a picture. */
+  sort: "label" | "text" | "path" | "id" | "icon";
 }
 interface ShapedForm {
   /** A shape of its own, which the file's schema describes. */
   sort: "shaped";
 }
+interface MapForm extends ShapedForm {
+  /** Those of its keys that may differ by view, each by itself. */
+  parts: Readonly<Record<string, Form>>;
+}
 
 /** What the value of a property can be. `T` is its type; it stands in no value. */
-export type Form<T = unknown> = (ChoiceForm | FlagForm | AmountForm | TextForm | TableForm | ShapedForm) & {
+export type Form<T = unknown> = (ChoiceForm | FlagForm | AmountForm | TextForm | MapForm | ShapedForm) & {
   readonly type?: T;
 };
 
@@ -63,9 +62,13 @@ export const label = (): Form<string> & TextForm => ({ sort: "label" });
 export const text = (): Form<string> & TextForm => ({ sort: "text" });
 /** An address pattern. */
 export const path = (): Form<string> & TextForm => ({ sort: "path" });
+/** The name of an icon. */
+export const icon = (): Form<string> & TextForm => ({ sort: "icon" });
 /** The id of a node. */
 export const nodeId = (): Form<Id> & TextForm => ({ sort: "id" });
-/** A table by id whose values are of a form. */
-export const table = <T>(of: Form<T>): Form<Record<Id, T>> & TableForm => ({ sort: "table", of });
 /** A shape of its own. */
 export const shaped = <T>(): Form<T> & ShapedForm => ({ sort: "shaped" });
+/** A shape of its own, some keys of which may differ by view. */
+export const map = <T>(parts: MapForm["parts"]): Form<T> & MapForm => ({ sort: "shaped", parts });
+/** The keys of a form that may differ by view, each by itself; undefined where a value is one whole. */
+export const partsOf = (form: Form): MapForm["parts"] | undefined => ("parts" in form ? form.parts : undefined);

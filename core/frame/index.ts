@@ -1,3 +1,4 @@
+export { type Cell, isSlot, isVaried, type Slot, type SlotForm, slotsOf, variedAmong } from "./cells.js";
 export {
   bandsOf,
   childrenOf,
@@ -7,7 +8,6 @@ export {
   hasEdgeSwipe,
   hasSystemBack,
   plainIcon,
-  secondBand,
   startOf,
   targetsOf,
 } from "./defaults.js";
@@ -16,7 +16,7 @@ export { type Fault, faultLine, shown } from "./fault.js";
 export { indexOf, isAttached, isInStack, parentsOf, placesOf, subtreeOf } from "./frame-index.js";
 export { heldBy } from "./held.js";
 export { compact, keysOf } from "./keys.js";
-export { classIn, type Lens, lensOf, type Look, lookOf } from "./look.js";
+export { type Lens, lensOf, type Look, lookOf } from "./look.js";
 export { fill, nameOf, plainName } from "./names.js";
 export {
   factCombinations,
@@ -32,11 +32,12 @@ export {
   valueWord,
 } from "./needs.js";
 export { hubAt, nodeAt, nodeIn, pairAt, screenAt } from "./nodes.js";
-export { actionsThere } from "./only.js";
+export { actionsThere, conditionsOf } from "./only.js";
 export {
   type Action,
   type Band,
   type Body,
+  type Condition,
   type ColourName,
   colourNames,
   type Do,
@@ -53,7 +54,9 @@ export {
   type Mark,
   marks,
   type Need,
+  type Only,
   type Opens,
+  type SeenFace,
   sizeNames,
   type Tab,
   type Target,
@@ -66,6 +69,7 @@ export {
   fieldsIn,
   type NodeKind,
   optionsOf,
+  optionsOfForm,
   type NodeKey,
   propertyOf,
   type ValueOf,
@@ -75,5 +79,7 @@ export { firstOf, lastOf, sure } from "./sure.js";
 export { textFaults } from "./text.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./theme.js";
 export type { FixedFrame, Frame, FrameField, HubNode, Node, ScreenNode, StackNode } from "./types.js";
+export { isOlder, presentFormat, upgraded } from "./upgrade.js";
 export { bandAt, targetIn, type View, viewOf } from "./view.js";
+export { classIn, classOf, type ViewClass } from "./views.js";
 export { plainFrame, writeFrame } from "./write.js";

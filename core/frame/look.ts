@@ -1,80 +1,46 @@
-import { bandsOf, secondBand } from "./defaults.js";
-import type { Face, Id, Opens } from "./parts.js";
+import { bandsOf } from "./defaults.js";
+import { partsOf } from "./forms.js";
 import { fallbacks, ownAmong } from "./held.js";
 import { fromKeys } from "./keys.js";
+import type { Id, Opens, Variation } from "./parts.js";
 import { nodeKinds, properties, propertyOf, type Seen, type VaryingKey, varyingKeys } from "./properties.js";
 import type { FixedFrame, Frame, Node } from "./types.js";
-import { bandAt, type View } from "./view.js";
+import type { View } from "./view.js";
+import { classOf, isIn, type ViewClass } from "./views.js";
 
 /** A node's properties as they are in one view: every field is filled, null where nothing holds. Fields of other kinds of nodes have what holds without them. */
-export type Look = Readonly<{ [P in VaryingKey]: Seen<P> }> & {
-  /** The face of a hub; null for one that shows none. */
-  readonly face: Face | null;
-  /** Whether a pair stands side by side where it has the room of the view. */
+export type Look = Readonly<{ [P in Exclude<VaryingKey, "split">]: Seen<P> }> & {
+  /** Whether a pair stands side by side where it has the room of the view: from the second band up where it does not say. */
   readonly split: boolean;
 };
 
-/** All views in which every node looks the same: those of one target and one band, low or not. */
-export interface ViewClass {
-  target: Id;
-  /** The place of the band among those of the frame, narrowest first. */
-  band: number;
-  /** Lower than the frame's `short`. */
-  short: boolean;
-}
+/** A property with parts is set part by part; null takes what was said of one away. */
+const withParts = (said: unknown, set: object): object => {
+  const next: Record<string, unknown> = { ...(said as object | undefined) };
+  for (const [part, value] of Object.entries(set))
+    if (value === null) delete next[part];
+    else next[part] = value;
+  return next;
+};
 
-/** The class of a view. */
-export const classOf = (frame: FixedFrame, { target, width, height }: View): ViewClass => ({
-  target,
-  band: bandsOf(frame).indexOf(bandAt(frame, width)),
-  short: frame.short !== undefined && height < frame.short,
-});
-
-/** The class of the views of a band on a target that are not low. */
-export const classIn = (frame: FixedFrame, band: Id, target: Id): ViewClass => ({
-  target,
-  band: bandsOf(frame).findIndex(({ id }) => id === band),
-  short: false,
-});
-
-/** The entry of a table by band: that of the band, else of the next narrower one that has any. */
-const byBand = <T>(frame: FixedFrame, table: Readonly<Record<Id, T>> | undefined, band: number): T | undefined => {
-  if (!table) return undefined;
+/** What a node says of its properties in a class of views: its own values, then those of each entry of `vary` that applies, the last above all. */
+const saidIn = (
+  frame: FixedFrame,
+  own: Partial<Record<VaryingKey, unknown>>,
+  vary: readonly Variation[],
+  at: ViewClass,
+) => {
+  const said: Partial<Record<VaryingKey, unknown>> = own;
   const bands = bandsOf(frame);
-  for (let i = band; i >= 0; i -= 1) {
-    const found = table[bands[i]?.id ?? ""];
-    if (found !== undefined) return found;
+  for (const entry of vary) {
+    if (!isIn(bands, entry, at)) continue;
+    for (const key of varyingKeys) {
+      const value = entry.set[key];
+      if (value === undefined) continue;
+      said[key] = partsOf(propertyOf(key).form) ? withParts(said[key], value as object) : value;
+    }
   }
-  return undefined;
-};
-
-const faceIn = (frame: FixedFrame, node: Node, { target, band, short }: ViewClass): Face | null => {
-  if (node.kind !== "hub") return null;
-  if (short && node.shortFace) return node.shortFace;
-  const onTarget = byBand(frame, node.facesOn?.[target], band);
-  if (onTarget) return onTarget;
-  const narrowest = bandsOf(frame)[0]?.id ?? "";
-  return byBand(frame, node.faces ?? { [narrowest]: "bar" }, band) ?? null;
-};
-
-const plainly = properties.opens.fallback;
-
-const opensIn = (frame: FixedFrame, node: Node, { target, band }: ViewClass): Opens => {
-  const { opens = plainly, opensIn: inBands, opensOn } = node;
-  if (!inBands && !opensOn) return opens;
-  return opensOn?.[target] ?? byBand(frame, inBands, band) ?? opens;
-};
-
-const isSplitIn = (frame: FixedFrame, node: Node, { band }: ViewClass): boolean => {
-  if (node.kind !== "pair") return false;
-  const from = bandsOf(frame).findIndex(({ id }) => id === (node.splitFrom ?? secondBand(frame)));
-  return from >= 0 && band >= from;
-};
-
-const tabIn = (node: Node, { target }: ViewClass): Look["tab"] => {
-  const tab: Look["tab"] = node.tab ?? properties.tab.fallback;
-  const icon = tab.iconOn?.[target];
-  return icon === undefined ? tab : { ...tab, icon };
+  return said;
 };
 
 const noNode: Node = { kind: "screen" };
@@ -94,20 +60,19 @@ const inFull = (frame: FixedFrame): Frame => frame as Frame;
 export const lookOf = (frame: FixedFrame, id: Id, at: ViewClass): Look => {
   const { nodes } = inFull(frame);
   const node = (Object.hasOwn(nodes, id) ? nodes[id] : undefined) ?? noNode;
-  return {
-    ...unsaid,
-    ...ownAmong(node, varyingOn[node.kind]),
-    tab: tabIn(node, at),
-    opens: opensIn(frame, node, at),
-    face: faceIn(frame, node, at),
-    split: isSplitIn(frame, node, at),
-  };
+  const own = ownAmong(node, varyingOn[node.kind]);
+  const said = (node.vary ? saidIn(frame, own, node.vary, at) : own) as typeof own;
+  return { ...unsaid, ...said, split: node.kind === "pair" && (said.split ?? at.band > 0) };
 };
+
+const plainly = properties.opens.fallback;
 
 /** How a node opens in a class of views: that field of its look alone, for who asks it of very many nodes. */
 export const opensOf = (frame: FixedFrame, id: Id, at: ViewClass): Opens => {
   const node = inFull(frame).nodes[id];
-  return node ? opensIn(frame, node, at) : plainly;
+  if (!node) return plainly;
+  const own = node.opens ?? plainly;
+  return node.vary ? ((saidIn(frame, { opens: own }, node.vary, at).opens as Opens | undefined) ?? own) : own;
 };
 
 /** The look of each node in one class of views, worked out when it is first asked for. */

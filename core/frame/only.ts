@@ -1,13 +1,20 @@
-import type { Action, Facts, Only } from "./parts.js";
+import { bandsOf } from "./defaults.js";
+import type { Action, Condition, Facts, Only } from "./parts.js";
 import type { FixedFrame } from "./types.js";
-import { bandAt, type View } from "./view.js";
+import type { View } from "./view.js";
+import { classOf, isIn } from "./views.js";
+
+/** The conditions of which one must hold; none where nothing is limited. */
+export const conditionsOf = (only: Only): readonly Condition[] => (Array.isArray(only) ? only : [only]);
 
 /** Whether something limited by `only` is there in this view with these facts. */
 export const isThere = (frame: FixedFrame, only: Only | undefined, view: View, facts: Facts): boolean => {
   if (!only) return true;
-  if (only.targets && !only.targets.includes(view.target)) return false;
-  if (only.bands && !only.bands.includes(bandAt(frame, view.width).id)) return false;
-  return Object.entries(only.facts ?? {}).every(([id, value]) => facts[id] === value);
+  const at = classOf(frame, view);
+  const holds = (condition: Condition): boolean =>
+    isIn(bandsOf(frame), condition, at) &&
+    Object.entries(condition.facts ?? {}).every(([id, value]) => facts[id] === value);
+  return conditionsOf(only).some(holds);
 };
 
 /** Those of some actions that are there in this view with these facts, in one of these places; in any where none is named. */

@@ -15,7 +15,9 @@ export type Hex = string;
 /** How a node appears when its stack shows it; all but `push` are overlays. */
 export type Opens = "push" | "sheet" | "fullscreen" | "dialog" | "side";
 /** How a hub shows its tabs. */
-export type Face = "bar" | "top" | "rail" | "panel" | "drawer";
+export type Face = "bar" | "top" | "rail" | "panel" | "drawer" | "none";
+/** A face that there is something to see of. */
+export type SeenFace = Exclude<Face, "none">;
 /** What a tab keeps when it is left: everything, its entries, or nothing. */
 export type Keep = "live" | "place" | "fresh";
 /** What choosing the tab already chosen does. */
@@ -63,12 +65,23 @@ export interface Need {
   resume?: boolean;
 }
 
-/** Where something is there alone: on some targets, in some bands, while facts are so. What is absent limits nothing. */
-export interface Only {
-  targets?: Id[];
-  bands?: Id[];
+/** A range of views: on some targets, in the bands from one to another (both are in it), low ones alone. What is absent limits nothing. */
+export interface Views {
+  on?: Id[];
+  from?: Id;
+  to?: Id;
+  short?: true;
+}
+/** What of a node, or of the frame, is other in a range of views. A map is set key by key; null in it is as if not said here. */
+export interface Variation extends Views {
+  set: Record<string, unknown>;
+}
+/** Where and while something is there. */
+export interface Condition extends Views {
   facts?: Record<Id, FactValue>;
 }
+/** The conditions of which one must hold for something to be there; an empty list: it never is. */
+export type Only = Condition | Condition[];
 
 /** Values by name, in which `{name}` is a param of the screen and `{draft.field}` what was typed there. */
 export type Template = Record<string, string>;
@@ -168,7 +181,6 @@ export interface Tab {
   label?: string;
   icon?: string;
   activeIcon?: string;
-  iconOn?: Record<Id, string>;
   badge?: number | "dot";
   hidden?: boolean;
   only?: Only;

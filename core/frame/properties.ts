@@ -4,16 +4,31 @@ import {
   choice,
   flag,
   type Form,
+  icon,
   label,
+  map,
   nodeId,
   number,
   path,
   shaped,
-  table,
   text,
   whole,
 } from "./forms.js";
-import type { Action, Again, Body, Do, Face, HubBack, Id, Keep, MotionKind, Need, Opens, Tab } from "./parts.js";
+import type {
+  Action,
+  Again,
+  Body,
+  Do,
+  Face,
+  HubBack,
+  Id,
+  Keep,
+  MotionKind,
+  Need,
+  Opens,
+  Tab,
+  Variation,
+} from "./parts.js";
 
 // Every property of every node, each once: which kinds have it, what it can be, what holds while it is not set, whether
 // it differs by view, and its words. The types of the nodes, the order of keys in a file, the schema, the settings of
@@ -63,8 +78,8 @@ interface More {
 export interface Property extends More {
   kinds: readonly NodeKind[];
   form: Form;
-  /** Whether it may differ by view: `itself`, or as one of the ways in which a file says another property by view. */
-  varies: "never" | "itself" | "for another";
+  /** Whether it may differ by view; `list` is what says of the others how they do. */
+  varies: "never" | "itself" | "list";
   /** What holds while it is not set, which a file leaves out; null where nothing does, or what depends on the rest of the frame. */
   fallback: unknown;
 }
@@ -84,8 +99,19 @@ const row =
 const fixed = row("never");
 /** A property that a look has a field for. */
 const varying = row("itself");
-/** A property that says by view what another one is. */
-const byView = row("for another");
+/** What says of the others how they differ by view. */
+const list = row("list");
+
+/** What a move can be of, in the words it has everywhere. */
+export const motionChoices: Choices<MotionKind> = {
+  push: { label: "push" },
+  sheet: { label: "sheet" },
+  fullscreen: { label: "full screen" },
+  dialog: { label: "dialog" },
+  side: { label: "side panel" },
+  switch: { label: "another tab" },
+  replace: { label: "another detail" },
+};
 
 /** How a node appears, in the words it has everywhere. */
 export const opensChoices: Choices<Opens> = {
@@ -107,13 +133,14 @@ export const faceChoices: Choices<Face> = {
   rail: { label: "rail", named: "rail" },
   panel: { label: "panel", named: "panel" },
   drawer: { label: "drawer", named: "drawer" },
+  none: { label: "none", named: "no face", hint: "its tabs change by actions alone" },
 };
 
 /** The table: a row for each property, by its key. */
 export const properties = {
   title: varying(all, label(), null),
   note: fixed(all, text(), null, { setting: { label: "Note", place: 25, unset: "" } }),
-  tab: varying(all, shaped<Tab>(), {}),
+  tab: varying(all, map<Tab>({ label: label(), icon: icon(), activeIcon: icon() }), {}),
   path: fixed(["screen"], path(), null),
   also: fixed(["screen"], shaped<string[]>(), []),
   running: fixed(["screen"], shaped<"open" | "rebuild">(), null),
@@ -127,23 +154,12 @@ export const properties = {
   base: fixed(["stack"], shaped<Id | null>(), null, {
     setting: { label: "Links are laid on", place: 23, readOnly: true },
   }),
-  splitFrom: byView(["pair"], nodeId(), null, { setting: { label: "Side by side from", place: 15 } }),
+  split: varying(["pair"], flag(), null, { setting: { label: "Side by side", place: 15, unset: "as usual" } }),
   ratio: varying(["pair"], number(0.1, 0.9), 0.38, {
     setting: { label: "Share of the list", place: 16, readOnly: true },
   }),
   empty: fixed(["pair"], text(), "", { setting: { label: "While no row is open", place: 17 } }),
-  faces: byView(["hub"], table(choice(faceChoices)), null, { setting: { label: "Faces", place: 14, readOnly: true } }),
-  facesOn: byView(
-    ["hub"],
-    table(table(choice(faceChoices))),
-    {},
-    {
-      setting: { label: "Faces, by target", place: 20, readOnly: true, unset: "" },
-    },
-  ),
-  shortFace: byView(["hub"], choice(faceChoices), null, {
-    setting: { label: "Face when low", place: 21, readOnly: true, unset: "" },
-  }),
+  face: varying(["hub"], choice(faceChoices), "bar", { setting: { label: "Face", place: 14 } }),
   keep: fixed(
     ["hub"],
     choice<Keep>({
@@ -210,22 +226,6 @@ export const properties = {
   }),
   needs: fixed(all, shaped<Need[]>(), []),
   opens: varying(all, choice(opensChoices), "push", { setting: { label: "Opens as", place: 1 }, parts: true }),
-  opensIn: byView(
-    all,
-    table(choice(opensChoices)),
-    {},
-    {
-      setting: { label: "Opens, by band", place: 18, readOnly: true, unset: "" },
-    },
-  ),
-  opensOn: byView(
-    all,
-    table(choice(opensChoices)),
-    {},
-    {
-      setting: { label: "Opens, by target", place: 19, readOnly: true, unset: "" },
-    },
-  ),
   rest: varying(all, shaped<readonly number[]>(), [0.6], {
     setting: { label: "Resting heights", place: 4, readOnly: true },
   }),
@@ -249,7 +249,8 @@ export const properties = {
   header: varying(all, choice<"on" | "off">({ on: { label: "on" }, off: { label: "off" } }), null, {
     setting: { label: "Header", place: 6, unset: "as usual" },
   }),
-  motion: varying(all, shaped<Partial<Record<MotionKind, Id>>>(), {}),
+  motion: varying(all, map<Partial<Record<MotionKind, Id>>>(fromKeys(keysOf(motionChoices), () => nodeId())), {}),
+  vary: list(all, shaped<Variation[]>(), []),
   body: fixed(["screen"], shaped<Body>(), { kind: "blank" }),
   actions: fixed(["screen"], shaped<Action[]>(), []),
   extras: fixed(["hub"], shaped<Action[]>(), []),
@@ -306,6 +307,17 @@ export const fieldsIn = (group: FieldGroup, kind: NodeKind): NodeKey[] => {
   return propertyKeys
     .filter((key) => propertyOf(key).field?.group === group && propertyOf(key).kinds.includes(kind))
     .toSorted((a, b) => placeOf(a) - placeOf(b));
+};
+
+/** The values of a form that has but a few, as options of a control; empty for any other. */
+export const optionsOfForm = (form: Form): { value: string; label: string; is: unknown }[] => {
+  if (form.sort === "flag")
+    return [
+      { value: "true", label: "on", is: true },
+      { value: "false", label: "off", is: false },
+    ];
+  if (form.sort !== "choice") return [];
+  return Object.entries(form.choices).map(([value, { label: word }]) => ({ value, label: word, is: value }));
 };
 
 /** The values of a choice as options of a control, in few words where `brief`. Empty for what is no choice. */

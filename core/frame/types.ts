@@ -55,12 +55,12 @@ export type FixedNode = FixedScreen | FixedStack | FixedHub | FixedPair;
  * A value: never changed in place, and shared between frames that differ elsewhere.
  */
 export interface Frame {
-  format: "handy-frame/1";
+  format: "handy-frame/2";
   name: string;
   address?: Address;
   targets?: Target[];
   bands?: Band[];
-  /** A view lower than this (px) uses a hub's `shortFace`. */
+  /** A view lower than this (px) is low: what `vary` says of low views holds there. */
   short?: number;
   facts?: Fact[];
   relaunch?: "nothing" | "place" | "everything";

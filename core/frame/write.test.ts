@@ -11,7 +11,7 @@ describe("writing a frame", () => {
       back: "start",
       limit: 5,
       labels: "always",
-      faces: { hand: "bar" },
+      face: "bar",
       floating: false,
       extras: [],
       start: "aTab",

@@ -1,6 +1,6 @@
 import { asRecord, keysOf } from "./keys.js";
 import { nodeAt } from "./nodes.js";
-import { bandsOf, childrenOf, factValues, frameDefaults, startOf, withoutDefaults } from "./defaults.js";
+import { childrenOf, factValues, frameDefaults, startOf, withoutDefaults } from "./defaults.js";
 import { equal } from "./equal.js";
 import { fallbacksOf, propertyKeys } from "./properties.js";
 import type { Action, Do, Id } from "./parts.js";
@@ -17,7 +17,7 @@ const keyOrder = {
 const ordered = <T extends object>(value: T, order: readonly string[]): T => {
   const source = asRecord(value);
   const sorted: Record<string, unknown> = {};
-  for (const key of order) if (source[key] !== undefined) sorted[key] = source[key];
+  for (const key of [...order, ...Object.keys(source)]) if (source[key] !== undefined) sorted[key] ??= source[key];
   return sorted as T;
 };
 
@@ -29,7 +29,7 @@ const plainDo = (value: Do): Do => {
 const plainActions = (actions: Action[]): Action[] => actions.map((action) => ({ ...action, do: plainDo(action.do) }));
 
 /** A node without the keys that have their defaults: the form it has in a frame. */
-export const plainNode = (node: Node, narrowestBand = "hand"): Node => {
+export const plainNode = (node: Node): Node => {
   let plain: Node = withoutDefaults(node, fallbacksOf[node.kind]);
   if (plain.kind === "screen") {
     if (plain.actions) plain = { ...plain, actions: plainActions(plain.actions) };
@@ -47,10 +47,7 @@ export const plainNode = (node: Node, narrowestBand = "hand"): Node => {
     const { start: _, ...rest } = plain;
     plain = rest;
   }
-  if (plain.kind === "hub") {
-    if (plain.extras) plain = { ...plain, extras: plainActions(plain.extras) };
-    plain = withoutDefaults(plain, { faces: { [narrowestBand]: "bar" } });
-  }
+  if (plain.kind === "hub" && plain.extras) plain = { ...plain, extras: plainActions(plain.extras) };
   if (plain.needs) plain = { ...plain, needs: plain.needs.map((need) => withoutDefaults(need, { resume: false })) };
   return plain;
 };
@@ -100,9 +97,8 @@ export const plainFieldOf = (key: string, value: unknown): unknown => plainField
 
 /** The frame in its one written form: defaults left out, keys and nodes in a stable order. */
 export const plainFrame = (frame: Frame): Frame => {
-  const narrowest = bandsOf(frame)[0]?.id;
   const nodes: Record<Id, Node> = {};
-  for (const id of writingOrder(frame)) nodes[id] = ordered(plainNode(nodeAt(frame, id), narrowest), keyOrder.node);
+  for (const id of writingOrder(frame)) nodes[id] = ordered(plainNode(nodeAt(frame, id)), keyOrder.node);
   const { format, root, nodes: _, ...rest } = frame;
   const fields = Object.fromEntries(keysOf(rest).map((key) => [key, plainField(key, rest[key])]));
   return ordered({ ...rest, ...fields, format, root, nodes }, keyOrder.frame);

@@ -1,10 +1,10 @@
 import type { HubNode } from "../frame/types.js";
-import { back, opening, pick, run, runIn, tab, tabbed, tap, up } from "../testing/frames.js";
+import { byBand, back, opening, pick, run, runIn, tab, tabbed, tap, up } from "../testing/frames.js";
 import type { NavigationEvent } from "./event.js";
 
 const menu: NavigationEvent = { do: "menu" };
 const drawer = (more: Partial<HubNode> = {}) =>
-  tabbed({ faces: { hand: "drawer", lap: "panel" }, extras: [opening("cover")], ...more });
+  tabbed({ ...byBand("face", { hand: "drawer", lap: "panel" }), extras: [opening("cover")], ...more });
 const bar = { hub: "home", face: "drawer", active: "aTab", more: [] };
 
 describe("a drawer", () => {
@@ -39,7 +39,7 @@ describe("a drawer", () => {
     expect(run(drawer(), cover).codes).toEqual(["ignored"]);
     expect(run(drawer(), menu, cover)).toMatchObject({ top: "cover", bars: [] });
     expect(runIn(drawer(), { width: 700 }, cover).top).toBe("cover");
-    expect(run(drawer({ faces: { hand: "bar" } }), cover).codes).toEqual(["ignored"]);
+    expect(run(drawer({ face: "bar" }), cover).codes).toEqual(["ignored"]);
   });
   test("closes when something is opened from outside", () => {
     expect(run(drawer(), menu, { do: "open", to: "b" })).toMatchObject({ top: "b", bars: [{ open: false }] });

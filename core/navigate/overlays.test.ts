@@ -1,6 +1,7 @@
 import type { Frame, HubNode, ScreenNode } from "../frame/types.js";
 import type { Opens } from "../frame/parts.js";
 import {
+  byBand,
   frameOf,
   hub,
   list,
@@ -146,7 +147,13 @@ describe("an overlay", () => {
   });
 
   test("is what the way in says, else what its target or band says, else what it says itself", () => {
-    const frame = logging({ opens: "sheet", opensIn: { lap: "dialog" }, opensOn: { swipe: "fullscreen" } });
+    const frame = logging({
+      opens: "sheet",
+      vary: [
+        { from: "lap", set: { opens: "dialog" } },
+        { on: ["swipe"], set: { opens: "fullscreen" } },
+      ],
+    });
     const at = (view: object, ...events: NavigationEvent[]) =>
       runIn({ ...frame, targets }, view, ...events).overlay?.opens;
     const targets = [
@@ -162,7 +169,7 @@ describe("an overlay", () => {
   });
 
   test("beneath a push of a narrower view counts as pushed; turning back shows it as it was", () => {
-    const frame = logging({ opens: "push", opensIn: { lap: "sheet" } });
+    const frame = logging(byBand("opens", { lap: "sheet" }));
     const wide = { do: "view", width: 700, height: 900 } as const;
     const pushed = run(frame, tap("log"), openTo("item", { item: "1" }), wide);
     expect(pushed).toMatchObject({ trail: ["a", "log", "item"], overlay: null, shown: ["item"] });

@@ -1,5 +1,6 @@
 import type { Frame, PairNode, ScreenNode } from "../frame/types.js";
 import {
+  byBand,
   back,
   frameOf,
   hub,
@@ -22,7 +23,7 @@ import type { NavigationEvent } from "./event.js";
 const sky = (pair: Partial<PairNode> = {}): Frame =>
   frameOf({
     app: stack(["home"]),
-    home: hub(["nights", "me"], { faces: { hand: "bar", lap: "rail" } }),
+    home: hub(["nights", "me"], byBand("face", { hand: "bar", lap: "rail" })),
     nights: { kind: "pair", list: "logs", detail: "night", ...pair },
     logs: stack(["log", "filter", "older"]),
     log: list("entry", "n", { path: "/log", title: "Log", actions: [opening("filter"), opening("older")] }),
@@ -144,12 +145,12 @@ describe("a pair that is split", () => {
   test("never hides the bars around it", () => {
     const frame = sky();
     (frame.nodes.entry as ScreenNode).bars = "hide";
-    (frame.nodes.home as { faces: object }).faces = { hand: "bar" };
+    delete frame.nodes.home!.vary;
     expect(runIn(frame, lap, pick(3)).bars).toHaveLength(1);
     expect(run(frame, pick(3)).bars).toEqual([]);
   });
   test("is split from its own band up, and never inside a sheet", () => {
-    expect(runIn(sky({ splitFrom: "desk" }), lap, pick(3)).shown).toEqual(["entry"]);
+    expect(runIn(sky(byBand("split", { hand: false, desk: true })), lap, pick(3)).shown).toEqual(["entry"]);
     const sheet = frameOf({
       app: stack(["first", "both"]),
       first: screen({ actions: [opening("both")] }),

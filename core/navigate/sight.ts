@@ -1,5 +1,5 @@
 import { isLifted, type Lens } from "../frame/look.js";
-import type { Face, Id, Opens } from "../frame/parts.js";
+import type { Face, Id, Opens, SeenFace } from "../frame/parts.js";
 import { type ShownTabs, tabsOf } from "../frame/tabs.js";
 import { activeTab } from "./entries.js";
 import { firstOverlay, focusPath, isSplit, opensAt, paneOf, shownInside } from "./focus.js";
@@ -22,7 +22,7 @@ export interface SeenBar extends ShownTabs {
   hub: Id;
   /** The key of the hub's entry. */
   key: number;
-  face: Face;
+  face: SeenFace;
   active: Id;
   /** It lies under an overlay or beside an open drawer: nothing on it can be chosen. */
   inert: boolean;
@@ -63,7 +63,7 @@ export interface HubScene extends Lying {
   entry: HubEntry;
   bar: (SeenBar & Lying) | null;
   /** The face that it has here, seen or not. */
-  face: Face | null;
+  face: Face;
   child: Scene;
 }
 /** One pane of a pair. */
@@ -197,11 +197,11 @@ class SceneBuilder {
     const { face } = lens.look(entry.node);
     const isHidden = (face === "bar" || face === "top") && hidesBars(lens, child, narrow);
     const level = this.over.length;
-    const bar = face === null || isHidden ? null : this.bar(entry, face, inert);
+    const bar = face === "none" || isHidden ? null : this.bar(entry, face, inert);
     return { kind: "hub", entry, bar, face, inert, level, child: this.scene(child, narrow, inert) };
   }
 
-  private bar({ node, key, active }: HubEntry, face: Face, inert: boolean): HubScene["bar"] {
+  private bar({ node, key, active }: HubEntry, face: SeenFace, inert: boolean): HubScene["bar"] {
     const { tabs, more } = tabsOf(this.lens, node, face, this.facts);
     return { hub: node, key, face, active, tabs, more, inert, open: false, level: this.over.length };
   }

@@ -1,5 +1,6 @@
 import type { Frame } from "../frame/types.js";
 import {
+  byBand,
   back,
   frameOf,
   list,
@@ -93,7 +94,7 @@ describe("facts and limits of actions", () => {
             place: "body",
             do: { kind: "set", fact: "signedIn", is: true, then: { kind: "open", to: "b" } },
           },
-          { id: "wide", label: "Wide", place: "body", only: { bands: ["desk"] }, do: { kind: "open", to: "b" } },
+          { id: "wide", label: "Wide", place: "body", only: { from: "desk" }, do: { kind: "open", to: "b" } },
         ],
       }),
       b: screen(),
@@ -148,7 +149,7 @@ describe("views", () => {
 });
 
 test("extras of a hub can be tapped while its rail or panel is seen", () => {
-  const frame = tabbed({ faces: { lap: "rail" }, extras: [opening("cover")] });
+  const frame = tabbed({ ...byBand("face", { hand: "none", lap: "rail" }), extras: [opening("cover")] });
   const extra: NavigationEvent = { do: "tap", action: "cover", in: "home" };
   expect(runIn(frame, { width: 700 }, extra).top).toBe("cover");
   expect(runIn(frame, { width: 390 }, extra).codes).toEqual(["ignored"]);

@@ -1,5 +1,6 @@
 import type { HubNode } from "../frame/types.js";
 import {
+  byBand,
   back,
   frameOf,
   hub,
@@ -90,7 +91,7 @@ describe("which tabs can be chosen", () => {
     const frame = tabbed({ limit: 2 });
     expect(run(frame).bars[0]).toMatchObject({ more: ["bTab", "c"] });
     expect(run(frame, tab("c")).top).toBe("c");
-    expect(runIn(tabbed({ limit: 2, faces: { hand: "rail" } }), {}).bars[0]).toMatchObject({ face: "rail", more: [] });
+    expect(runIn(tabbed({ limit: 2, face: "rail" }), {}).bars[0]).toMatchObject({ face: "rail", more: [] });
   });
   test("a hidden tab is in no face, but can be opened", () => {
     const frame = tabbed({}, { c: screen({ tab: { hidden: true } }) });
@@ -105,16 +106,19 @@ describe("which tabs can be chosen", () => {
 });
 
 describe("faces and bars", () => {
-  const faces = { hand: "bar", lap: "rail", desk: "panel" } as const;
+  const faces = byBand("face", { hand: "bar", lap: "rail", desk: "panel" });
   test("a face is that of the band, else of the next narrower one", () => {
-    const at = (width: number, frame = tabbed({ faces })) => runIn(frame, { width }).bars[0]?.face;
+    const at = (width: number, frame = tabbed(faces)) => runIn(frame, { width }).bars[0]?.face;
     expect([at(390), at(560), at(959), at(960)]).toEqual(["bar", "rail", "rail", "panel"]);
     expect(at(1200, tabbed())).toBe("bar");
-    expect(at(390, tabbed({ faces: { desk: "rail" } }))).toBeUndefined();
+    expect(at(390, tabbed(byBand("face", { hand: "none", desk: "rail" })))).toBeUndefined();
   });
   test("a target has faces of its own, and a low view the short one", () => {
     const frame = {
-      ...tabbed({ faces, facesOn: { b: { hand: "top" } }, shortFace: "rail" }),
+      ...tabbed({
+        ...faces,
+        vary: [...faces.vary!, { on: ["b"], set: { face: "top" } }, { short: true, set: { face: "rail" } }],
+      }),
       short: 480,
       targets: [
         { id: "a", label: "A" },
@@ -125,7 +129,7 @@ describe("faces and bars", () => {
     expect(runIn(frame, { width: 500, height: 400 }).bars[0]?.face).toBe("rail");
   });
   test("`bars: hide` takes bars away, and leaves rails and panels", () => {
-    const hiding = tabbed({ faces }, { item: screen({ bars: "hide", path: "/a/:item" }) });
+    const hiding = tabbed(faces, { item: screen({ bars: "hide", path: "/a/:item" }) });
     expect(runIn(hiding, {}, pick(1)).bars).toEqual([]);
     expect(runIn(hiding, { width: 700 }, pick(1)).bars).toHaveLength(1);
     expect(runIn(hiding, {}, pick(1), back).bars).toHaveLength(1);

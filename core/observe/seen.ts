@@ -1,5 +1,5 @@
 import { lensOf } from "../frame/look.js";
-import type { Face, Facts, Id, Params } from "../frame/parts.js";
+import type { SeenFace, Facts, Id, Params } from "../frame/parts.js";
 import { addressFor } from "../frame/pattern.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
@@ -22,7 +22,7 @@ export interface Seen {
   shown: Id[];
   trail: Id[];
   tabs: Record<Id, Id[]>;
-  bars: { hub: Id; face: Face; active: Id; more: Id[]; inert: boolean; open: boolean }[];
+  bars: { hub: Id; face: SeenFace; active: Id; more: Id[]; inert: boolean; open: boolean }[];
   headers: SeenHeader[];
   /** What the next Backs do; null when the app was left. */
   ladder: Ladder | null;

@@ -274,7 +274,7 @@ export const frameOfLines = (lines: readonly OutlineLine[], name = "New app"): {
   const root = ["app", "root"].find((id) => isId(id) && !nodes[id]) ?? idFrom("app", (id) => Object.hasOwn(nodes, id));
   return {
     frame: {
-      format: "handy-frame/1",
+      format: "handy-frame/2",
       name,
       root,
       nodes: { [root]: { kind: "stack", title: name, children: tops }, ...nodes },

@@ -44,7 +44,7 @@ describe("the plan", () => {
     expect(first.y).toBeGreaterThanOrEqual(teeth[0]!.y + teeth[0]!.height);
   });
   test("overlays lie on a strip at the foot of their stack, by the view", () => {
-    const frame = tabbed({}, { deep: screen({ opens: "sheet", opensIn: { desk: "push" } }) });
+    const frame = tabbed({}, { deep: screen({ opens: "sheet", vary: [{ from: "desk", set: { opens: "push" } }] }) });
     const { cards, covers } = planLayout(frame);
     const deep = cards.find((card) => card.id === "deep")!;
     const strip = covers.find((each) => each.stack === "aTab")!;

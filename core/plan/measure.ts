@@ -1,6 +1,7 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
 import { heldBy } from "../frame/held.js";
-import { classOf, opensOf } from "../frame/look.js";
+import { opensOf } from "../frame/look.js";
+import { classOf } from "../frame/views.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";

@@ -1,5 +1,6 @@
-import { heldBy } from "../frame/held.js";
-import { asRecord, keysOfAll } from "../frame/keys.js";
+import { byViewOf, variedAmong } from "../frame/cells.js";
+import { heldBy, ownValue } from "../frame/held.js";
+import { asRecord, keysOf, keysOfAll } from "../frame/keys.js";
 import { nodeAt } from "../frame/nodes.js";
 import { childrenOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
@@ -8,7 +9,7 @@ import type { Action, Id } from "../frame/parts.js";
 import type { NodeKey } from "../frame/properties.js";
 import type { Frame, Node } from "../frame/types.js";
 import { plainName } from "../frame/names.js";
-import { isSetHere, settings, valueSays } from "../settings/settings.js";
+import { isSetHere, settings, valueOf, valueSays } from "../settings/settings.js";
 import { list } from "./words.js";
 
 /** One thing that is other in a frame than in another. */
@@ -73,14 +74,27 @@ const keySays = (before: Frame, after: Frame, id: Id, key: NodeKey): string => {
   const own = asRecord(is)[key];
   if (key === "path") return own === undefined ? "no address any more" : `address ${String(own)}`;
   const setting = settings.find((each) => each.key === key);
+  const byView = byViewOf(is, key);
+  if (!setting && byView) return `another ${key} in some views`;
   if (!setting) return key === "tab" ? "another tab look" : key === "body" ? "another body" : `another ${key}`;
   const isSet = isSetHere(is, key);
-  const value = isSet ? own : setting.fallback(after, is);
+  const value = valueOf(after, id, setting);
   const named = typeof value === "string" && Object.hasOwn(after.nodes, value) ? plainName(after, value) : null;
   return `${setting.label.toLowerCase()} ${named ?? valueSays(after, setting, value)}${isSet ? "" : ", as by default"}`;
 };
 
 const places = new Set(["children", "list", "detail"]);
+
+/** The keys that are other on a node, in every view or in some. */
+const changedKeys = (was: Node, is: Node): NodeKey[] => {
+  const keys = [...keysOfAll<Node>(was, is)].filter((key) => key !== "kind" && key !== "vary");
+  const varied = [...(was.vary ?? []), ...(is.vary ?? [])].flatMap(({ set }) =>
+    keysOf(set as Partial<Record<NodeKey, unknown>>),
+  );
+  return [...new Set([...keys, ...varied])].filter(
+    (key) => !equal(ownValue(was, key), ownValue(is, key)) || !equal(variedAmong(was, [key]), variedAmong(is, [key])),
+  );
+};
 
 const nodeSays = (before: Frame, after: Frame, id: Id): string[] => {
   const [was, is] = [nodeAt(before, id), nodeAt(after, id)];
@@ -88,10 +102,8 @@ const nodeSays = (before: Frame, after: Frame, id: Id): string[] => {
   const name = plainName(after, id);
   const said: string[] = [];
   if (was.kind !== is.kind) said.push(`${name} is a ${is.kind} now, was a ${was.kind}`);
-  const keys = keysOfAll<Node>(was, is);
-  for (const key of keys)
-    if (key !== "kind" && !places.has(key) && !equal(was[key], is[key]))
-      said.push(`${name}: ${keySays(before, after, id, key)}`);
+  for (const key of changedKeys(was, is))
+    if (!places.has(key)) said.push(`${name}: ${keySays(before, after, id, key)}`);
   const [a, b] = [childrenOf(was), childrenOf(is)];
   const order = (ids: readonly Id[], others: readonly Id[]) => ids.filter((child) => others.includes(child)).join();
   if (was.kind === is.kind && order(a, b) !== order(b, a)) said.push(`reordered ${name}`);

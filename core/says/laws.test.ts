@@ -9,7 +9,7 @@ import type { State } from "../navigate/state.js";
 import { launch, step, viewAfter } from "../navigate/step.js";
 import { takeWay, waysOut } from "../explore/ways.js";
 import { anyEvent, anyFrame, eventAt } from "../testing/arbitrary.js";
-import { opening, screen, tabbed } from "../testing/frames.js";
+import { byBand, opening, screen, tabbed } from "../testing/frames.js";
 import { waySays } from "./way-says.js";
 
 // what is said, held against what is drawn: the regions of the view are the second reading
@@ -52,10 +52,10 @@ const untrue = (says: string, before: Drawn, after: Drawn): string | null => {
 
 /** Random frames, and small ones whose bars come and go at every other event. */
 const anyBarred = (): fc.Arbitrary<Frame> => {
-  const faces = fc.constantFrom<HubNode["faces"]>(
-    { hand: "bar", lap: "rail" },
-    { hand: "top", lap: "panel" },
-    { hand: "drawer" },
+  const faces = fc.constantFrom<Partial<HubNode>>(
+    byBand("face", { hand: "bar", lap: "rail" }),
+    byBand("face", { hand: "top", lap: "panel" }),
+    { face: "drawer" },
   );
   const over = fc.record({
     opens: fc.constantFrom<Opens>("push", "push", "push", "sheet", "dialog", "side", "fullscreen"),
@@ -63,13 +63,10 @@ const anyBarred = (): fc.Arbitrary<Frame> => {
     over: fc.constantFrom("all", "region"),
   });
   const small = fc.tuple(faces, over, over).map(([of, deep, cover]) =>
-    tabbed(
-      { faces: of! },
-      {
-        deep: screen({ ...deep, actions: [opening("item")] } as object),
-        cover: screen({ ...cover, actions: [opening("b")] } as object),
-      },
-    ),
+    tabbed(of, {
+      deep: screen({ ...deep, actions: [opening("item")] } as object),
+      cover: screen({ ...cover, actions: [opening("b")] } as object),
+    }),
   );
   return fc.oneof(anyFrame(), small);
 };

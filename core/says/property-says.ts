@@ -1,7 +1,7 @@
 import { arrange } from "../arrange/arrange.js";
 import { factsFor, landed } from "../explore/standpoint.js";
 import { waysIn } from "../explore/ways.js";
-import { bandsOf, baseOf, secondBand, startOf } from "../frame/defaults.js";
+import { bandsOf, baseOf, startOf } from "../frame/defaults.js";
 import { isAttached, placesOf } from "../frame/frame-index.js";
 import { heldBy } from "../frame/held.js";
 import { type Look, lensOf } from "../frame/look.js";
@@ -147,12 +147,12 @@ const base: Says<StackNode> = ({ frame, node }) => {
   return laid ? `a cold link lies on ${plainName(frame, laid)}` : "a cold link lies on nothing: Back goes out of here";
 };
 
-const faces: Says<HubNode> = ({ look: { face } }) => {
-  return face ? `here: ${face}` : "here: none, so no tab can be chosen";
-};
+const faceSays: Says<HubNode> = ({ look: { face } }) =>
+  face === "none" ? "here: none; its tabs change by actions alone" : `here: ${face}`;
 
 const limit: Says<HubNode> = ({ frame, view, id, look }) => {
-  const face = look.face ?? "bar";
+  const { face } = look;
+  if (face === "none") return "no face shows them here";
   const { tabs, more } = tabsOf(lensOf(frame, view), id, face, {});
   if (face !== "bar" && face !== "top") return `a ${face} shows all ${tabs.length}`;
   return more.length
@@ -170,7 +170,8 @@ const back: Says<HubNode> = ({ frame, view, node, look }) => {
 };
 
 const floating: Says<HubNode> = ({ look }) => {
-  const face = look.face ?? "bar";
+  const { face } = look;
+  if (face === "none") return "no face takes room here";
   return look.floating ? `content runs on under the ${face}` : `content ends where the ${face} begins`;
 };
 
@@ -196,12 +197,8 @@ const extras: Says<HubNode> = ({ node, look: { face } }) => {
     : "out of reach here: no rail, panel or drawer shows them";
 };
 
-const splitFrom: Says<PairNode> = ({ frame, node, look }) => {
-  if ((node.splitFrom ?? secondBand(frame)) === undefined) return "there is one band alone, so never";
-  return look.split
-    ? "side by side here, but never inside a sheet, dialog or side panel"
-    : "here one lies over the other";
-};
+const split: Says<PairNode> = ({ look }) =>
+  look.split ? "side by side here, but never inside a sheet, dialog or side panel" : "here one lies over the other";
 
 const ratio: Says<PairNode> = ({ frame, view, look, shown }) => {
   const region = shown && arrange(frame, shown.state, view).find(({ role }) => role === "list");
@@ -247,14 +244,14 @@ const table: { [P in NodeKey]?: Says<never> } = {
   header,
   start,
   base,
-  faces,
+  face: faceSays,
   limit,
   back,
   floating,
   strip: stripSays,
   heading,
   extras,
-  splitFrom,
+  split,
   ratio,
   empty,
   wants,

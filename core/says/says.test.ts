@@ -1,10 +1,11 @@
-import type { Frame, HubNode, Node, ScreenNode } from "../frame/types.js";
+import type { Face } from "../frame/parts.js";
+import type { Frame, Node, ScreenNode } from "../frame/types.js";
 import type { Need } from "../frame/parts.js";
 import { viewOf } from "../frame/view.js";
 import { explain } from "../observe/explain.js";
 import { launch, step } from "../navigate/step.js";
 import { waysOut } from "../explore/ways.js";
-import { list, opening, screen, stack, tabbed, tap } from "../testing/frames.js";
+import { byBand, list, opening, screen, stack, tabbed, tap } from "../testing/frames.js";
 import { settingDeed } from "../change/deed.js";
 import { askToSignIn } from "../change/sign-in.js";
 import { applySoundly } from "../edit/apply.js";
@@ -20,17 +21,14 @@ import { propertySays } from "./property-says.js";
 import { waySays } from "./way-says.js";
 import { actionSays, onlySays } from "./words.js";
 
-const frame = tabbed(
-  { faces: { hand: "bar", lap: "rail" } },
-  {
-    app: stack(["home", "cover", "note"]),
-    c: { kind: "pair", list: "rows", detail: "one", tab: { label: "Both" } },
-    rows: list("one", "n"),
-    one: screen({ path: "/one/:n" }),
-    deep: screen({ opens: "sheet", opensIn: { desk: "dialog" }, rest: [0.5, 0.9] }),
-    note: screen({ title: "Note", opens: "side", edge: "end", over: "region" }),
-  },
-);
+const frame = tabbed(byBand("face", { hand: "bar", lap: "rail" }), {
+  app: stack(["home", "cover", "note"]),
+  c: { kind: "pair", list: "rows", detail: "one", tab: { label: "Both" } },
+  rows: list("one", "n"),
+  one: screen({ path: "/one/:n" }),
+  deep: screen({ ...byBand("opens", { hand: "sheet", desk: "dialog" }), rest: [0.5, 0.9] }),
+  note: screen({ title: "Note", opens: "side", edge: "end", over: "region" }),
+});
 const said = (id: string, given = {}, of: Frame = frame) => propertySays(of, viewOf(of, given), id);
 
 describe("what a property causes is said in one line", () => {
@@ -63,8 +61,8 @@ describe("what a property causes is said in one line", () => {
     expect(said("home", { width: 700 }).heading).toBe("on top of the rail here");
   });
   test("when a pair is split, and how wide its list is", () => {
-    expect(said("c").splitFrom).toBe("here one lies over the other");
-    expect(said("c", { width: 1000 }).splitFrom).toMatch("side by side here");
+    expect(said("c").split).toBe("here one lies over the other");
+    expect(said("c", { width: 1000 }).split).toMatch("side by side here");
     expect(said("c", { width: 1000 }).ratio).toBe("the list is 351 px wide here, between 280 and 440");
   });
   test("what a screen wants and is not given", () => {
@@ -147,15 +145,15 @@ test("a way past which there is no bar, or one that comes, is not said to cover 
   ]);
   const drawer = {
     ...bare,
-    nodes: { ...bare.nodes, home: { ...bare.nodes.home!, faces: { hand: "drawer" } } as Node },
+    nodes: { ...bare.nodes, home: { ...bare.nodes.home!, face: "drawer", vary: [] } as Node },
   };
   expect(wayRows(drawer, viewOf(drawer), ["intro"])[0]!.covers).toBe("nothing: its drawer can be opened");
 });
 
 test("a bar that comes for the first time is not said to be back, nor a closed drawer to stay", () => {
-  const why = (faces: HubNode["faces"], action: string): string => {
+  const why = (face: Face, action: string): string => {
     const bare = tabbed(
-      { faces: faces! },
+      { face },
       { app: stack(["intro", "home"]), intro: screen({ actions: [opening("a"), opening("item")] }) },
     );
     const view = viewOf(bare);
@@ -163,8 +161,8 @@ test("a bar that comes for the first time is not said to be back, nor a closed d
     const event = tap(action);
     return explain(bare, view, before, event, step(bare, view, before.state, event))[0]!;
   };
-  expect(why({ hand: "bar" }, "a")).toMatch(/ The bar shows\.$/);
-  expect(why({ hand: "drawer" }, "a")).toMatch(/ The drawer can be opened\.$/);
+  expect(why("bar", "a")).toMatch(/ The bar shows\.$/);
+  expect(why("drawer", "a")).toMatch(/ The drawer can be opened\.$/);
 });
 
 test("actions and limits are said in words", () => {
@@ -173,8 +171,8 @@ test("actions and limits are said in words", () => {
   expect(actionSays(frame, { do: { kind: "set", fact: "in", is: true, then: { kind: "back" } } })).toBe(
     "sets in, then goes back",
   );
-  expect(onlySays(frame, { targets: ["touch"], bands: ["hand", "lap"], facts: { in: true } })).toBe(
-    "on Phone, at hand and lap, while in is true",
+  expect(onlySays(frame, { on: ["touch"], to: "lap", facts: { in: true } })).toBe(
+    "on Phone, up to lap, while in is true",
   );
   expect(onlySays(frame, undefined)).toBe("");
 });

@@ -1,5 +1,6 @@
-import { targetsOf } from "../frame/defaults.js";
+import { conditionsOf } from "../frame/only.js";
 import type { Action, Only, Opens } from "../frame/parts.js";
+import { viewsSay } from "../frame/view-words.js";
 import type { Frame } from "../frame/types.js";
 import { plainName } from "../frame/names.js";
 import { isBarInSight } from "../navigate/sight.js";
@@ -28,15 +29,14 @@ export const barWords = ({ bars }: Pick<Seen, "bars">): string | null => {
 /** Where something limited by `only` is there, in words; empty for everywhere. */
 export const onlySays = (frame: Frame, only: Only | undefined): string => {
   if (!only) return "";
-  const targets = only.targets?.map((id) => targetsOf(frame).find((target) => target.id === id)?.label ?? id);
-  const facts = Object.entries(only.facts ?? {}).map(([id, is]) => `${id} is ${String(is)}`);
-  return [
-    targets && `on ${list(targets)}`,
-    only.bands && `at ${list(only.bands)}`,
-    facts.length && `while ${list(facts)}`,
-  ]
-    .filter(Boolean)
-    .join(", ");
+  const conditions = conditionsOf(only);
+  if (conditions.length === 0) return "nowhere";
+  return conditions
+    .map((condition) => {
+      const facts = Object.entries(condition.facts ?? {}).map(([id, is]) => `${id} is ${String(is)}`);
+      return [viewsSay(frame, condition), facts.length && `while ${list(facts)}`].filter(Boolean).join(", ");
+    })
+    .join(", or ");
 };
 
 /** What an action does, in a few words. */

@@ -4,6 +4,7 @@ import { equal } from "../frame/equal.js";
 import type { Frame } from "../frame/types.js";
 import { anyFrame } from "../testing/arbitrary.js";
 import { alike, sameKind } from "./alike.js";
+import { isSlot } from "../frame/cells.js";
 import { isSetHere, setElsewhere, settings, sharedSettings, valueOf, valueSays } from "./settings.js";
 
 const anyChoice = () =>
@@ -41,13 +42,18 @@ test("what can be chosen can be set: then it holds on all of them, and it is tol
       for (const { setting } of sharedSettings(frame, ids)) {
         const { input, key } = setting;
         const values = { choice: [] as unknown[], check: [true, false], whole: [2, 7], text: ["some"], shown: [] };
-        if (input.sort === "choice") values.choice = input.options(frame).flatMap(({ value }) => value || []);
+        if (input.sort === "choice") values.choice = input.options.flatMap(({ value }) => value || []);
         const choices = values[input.sort];
         if (choices.length === 0) continue;
         const value = choices[n % choices.length];
         let now = frame;
         for (const id of ids) {
-          const result = applySoundly(now, { kind: "set", node: id, key, value } as never);
+          const result = applySoundly(
+            now,
+            isSlot(now.nodes[id]!.kind, key)
+              ? { kind: "vary", node: id, slot: key, value }
+              : { kind: "set", node: id, key, value },
+          );
           if (!result.ok) throw new Error(`${key} of ${id} cannot be ${String(value)}`);
           now = result.frame;
         }

@@ -1,4 +1,4 @@
-import { bandsOf } from "../frame/defaults.js";
+import type { Node } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
 import { hub, screen, stack, tabbed } from "../testing/frames.js";
 import { alike, sameKind, siblings } from "./alike.js";
@@ -40,11 +40,17 @@ describe("a setting on many nodes", () => {
     expect(setElsewhere(frame, "keep")).toEqual([{ value: "fresh", ids: ["box"] }]);
     expect(setElsewhere(frame, "path")).toEqual([]);
   });
+  test("that differs by view says where it is what", () => {
+    const home: Node = { ...frame.nodes.home!, vary: [{ from: "lap", on: ["touch"], set: { face: "rail" } }] };
+    const varied = { ...frame, nodes: { ...frame.nodes, home } };
+    expect(valueSays(varied, setting("face"), valueOf(varied, "home", setting("face")))).toBe(
+      "bar; rail on Phone, from lap",
+    );
+    expect(setElsewhere(varied, "face").map(({ ids }) => ids)).toEqual([["home"]]);
+  });
   test("has its default in words", () => {
     expect(valueSays(frame, setting("keep"), valueOf(frame, "home", setting("keep")))).toBe("everything");
-    expect(valueSays(frame, setting("faces"), valueOf(frame, "home", setting("faces")))).toBe(
-      `${bandsOf(frame)[0]!.id} bar`,
-    );
+    expect(valueSays(frame, setting("face"), valueOf(frame, "home", setting("face")))).toBe("bar");
     expect(valueSays(frame, setting("rest"), [0.4, 0.9])).toBe("0.4, 0.9");
     expect(valueSays(frame, setting("floating"), false)).toBe("off");
   });

@@ -1,10 +1,12 @@
-import { bandsOf, secondBand, startOf } from "../frame/defaults.js";
+import { type ByView, byViewOf, isVaried } from "../frame/cells.js";
+import { startOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { ownValue } from "../frame/held.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
 import { type NodeKind, type Property, type NodeKey, propertyKeys, propertyOf } from "../frame/properties.js";
-import { firstOf } from "../frame/sure.js";
+import { isRaw } from "../frame/raw.js";
+import { viewsSay } from "../frame/view-words.js";
 import type { Frame, Node } from "../frame/types.js";
 
 /** A property that several nodes can have set at once. */
@@ -14,7 +16,7 @@ export interface Setting {
   kinds: readonly NodeKind[];
   /** How it is set: one of a few, on or off, a whole number, a text; `shown` can only be read here. */
   input:
-    | { sort: "choice"; options: (frame: Frame) => readonly { value: string; label: string }[] }
+    | { sort: "choice"; options: readonly { value: unknown; label: string }[] }
     | { sort: "check" | "whole" | "text" | "shown" };
   /** What holds while the key is not set. */
   fallback: (frame: Frame, node: Node) => unknown;
@@ -22,25 +24,29 @@ export interface Setting {
 
 /** What holds while nothing is said, where that depends on the rest of the frame. */
 const byFrame: { [P in NodeKey]?: Setting["fallback"] } = {
-  splitFrom: (frame) => secondBand(frame),
-  faces: (frame) => ({ [firstOf(bandsOf(frame)).id]: "bar" }),
   start: (_, node) => ("children" in node ? node.children[0] : ""),
   base: (_, node) => (node.kind === "stack" ? startOf(node) : undefined),
 };
 
 const inputOf = (key: NodeKey, { form, setting }: Property): Setting["input"] => {
   if (setting?.readOnly) return { sort: "shown" };
-  // a band is one of the frame's
-  if (key === "splitFrom")
-    return { sort: "choice", options: (frame) => bandsOf(frame).map(({ id }) => ({ value: id, label: id })) };
   switch (form.sort) {
     case "choice": {
       const unset = setting?.unset === undefined ? [] : [{ value: "", label: setting.unset }];
       const options = [...unset, ...Object.entries(form.choices).map(([value, { label }]) => ({ value, label }))];
-      return { sort: "choice", options: () => options };
+      return { sort: "choice", options };
     }
     case "flag":
-      return { sort: "check" };
+      // what depends on more than the node can be given back to that
+      if (setting?.unset === undefined) return { sort: "check" };
+      return {
+        sort: "choice",
+        options: [
+          { value: "", label: setting.unset },
+          { value: true, label: "on" },
+          { value: false, label: "off" },
+        ],
+      };
     case "whole":
       return { sort: "whole" };
     case "text":
@@ -68,27 +74,34 @@ export const settings: readonly Setting[] = propertyKeys
   .flatMap((key) => settingOf(key) ?? []);
 
 /** Whether a node says it itself, or only its default holds. */
-export const isSetHere = (node: Node, key: NodeKey): boolean => ownValue(node, key) !== undefined;
+export const isSetHere = (node: Node, key: NodeKey): boolean =>
+  ownValue(node, key) !== undefined || isVaried(node, key);
 
-/** What holds on a node. */
+/** What holds on a node in every view; or what it is by view. */
 export const valueOf = (frame: Frame, id: Id, setting: Setting): unknown => {
   const node = nodeAt(frame, id);
-  const own = ownValue(node, setting.key);
-  return own === undefined ? setting.fallback(frame, node) : own;
+  const own = ownValue(node, setting.key) ?? setting.fallback(frame, node);
+  const byView = byViewOf(node, setting.key);
+  return byView ? { ...byView, own } : own;
 };
+
+const isByView = (value: unknown): value is ByView => isRaw(value) && Array.isArray(value.entries);
 
 /** A value in words. */
 export const valueSays = (frame: Frame, setting: Setting, value: unknown): string => {
+  if (isByView(value)) {
+    const says = ({ value: is, ...views }: ByView["entries"][number]): string =>
+      `${valueSays(frame, setting, is)} ${viewsSay(frame, views)}`;
+    return [valueSays(frame, setting, value.own), ...value.entries.map(says)].join("; ");
+  }
   if (setting.input.sort === "choice")
-    return setting.input.options(frame).find((option) => option.value === value)?.label ?? String(value);
+    return setting.input.options.find((option) => option.value === value)?.label ?? String(value);
   if (typeof value === "boolean") return value ? "on" : "off";
   if (value === "" || value === undefined || value === null) return "nothing";
   if (Array.isArray(value)) return value.join(", ");
-  if (typeof value === "object")
+  if (isRaw(value))
     return Object.entries(value)
-      .map(
-        ([key, each]) => `${key} ${typeof each === "object" ? `(${valueSays(frame, setting, each)})` : String(each)}`,
-      )
+      .map(([key, each]) => `${key} ${String(each)}`)
       .join(", ");
   return String(value);
 };

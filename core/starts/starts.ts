@@ -46,7 +46,11 @@ const drawer = made(
   Archive *archive /archive
   Settings *gear /settings
 `,
-  set("main", "faces", { hand: "drawer", lap: "rail", desk: "panel" }),
+  set("main", "face", "drawer"),
+  set("main", "vary", [
+    { from: "lap", set: { face: "rail" } },
+    { from: "desk", set: { face: "panel" } },
+  ]),
   set("main", "heading", { title: "New app" }),
 );
 

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { childrenOf } from "../frame/defaults.js";
-import type { Action, Do, Id, Need } from "../frame/parts.js";
-import type { Frame, Node, ScreenNode } from "../frame/types.js";
+import type { Action, Do, Id, Need, Opens, Variation } from "../frame/parts.js";
+import type { Frame, Node, PairNode, ScreenNode } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
 import type { View } from "../frame/view.js";
 import { plainFrame } from "../frame/write.js";
@@ -23,12 +23,14 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     const nodes: Record<Id, Node> = {};
     const stacks: Id[] = [];
     let count = 0;
-    const lifted = (): Partial<ScreenNode> => ({
-      opens: of("push", "sheet", "fullscreen", "dialog", "side"),
-      ...(roll(3) === 0 && { over: "region" as const }),
-      ...(roll(3) === 0 && { opensIn: { lap: of("push", "dialog", "side") } }),
-      ...(roll(4) === 0 && { opensOn: { swipe: of("push", "sheet", "fullscreen") } }),
-    });
+    const lifted = (): Partial<ScreenNode> => {
+      const opens = of<Opens>("push", "sheet", "fullscreen", "dialog", "side");
+      const over = roll(3) === 0 && { over: "region" as const };
+      const vary: Variation[] = [];
+      if (roll(3) === 0) vary.push({ from: "lap", set: { opens: of("push", "dialog", "side") } });
+      if (roll(4) === 0) vary.push({ on: ["swipe"], set: { opens: of("push", "sheet", "fullscreen") } });
+      return { opens, ...over, ...(vary.length > 0 && { vary }) };
+    };
     const screen = (): Id => {
       const id = `s${(count += 1)}`;
       const path = pathOf(id, roll(7));
@@ -53,7 +55,14 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       if (depth > 0 && roll(4) === 0) {
         const half = (): Id => (depth < 3 && roll(2) === 0 ? container(depth + 1) : screen());
         const [list, detail] = [half(), half()];
-        nodes[id] = { kind: "pair", list, detail, ...(roll(2) === 0 && { splitFrom: of("hand", "desk") }), ...over };
+        nodes[id] = {
+          kind: "pair",
+          list,
+          detail,
+          ...(roll(2) === 0 &&
+            of<Partial<PairNode>>({ split: true }, { split: false, vary: [{ from: "desk", set: { split: true } }] })),
+          ...over,
+        };
         return id;
       }
       const size = 1 + roll(4);
@@ -69,7 +78,8 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
           start: children[roll(children.length)]!,
           strip: roll(3) === 0,
           floating: roll(4) === 0,
-          faces: { hand: of("bar", "top", "drawer"), lap: of("rail", "drawer", "panel") },
+          face: of("bar", "top", "drawer"),
+          vary: [{ from: "lap", set: { face: of("rail", "drawer", "panel") } }],
           extras: [{ id: "a0", label: "More", place: "footer", do: { kind: "open", to: children[0]! } }],
           ...over,
         };
@@ -143,7 +153,7 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       if (roll(6) === 0) node.wants = ["w"];
     }
     return plainFrame({
-      format: "handy-frame/1",
+      format: "handy-frame/2",
       name: "Any",
       targets: [
         { id: "key", label: "Key" },

@@ -1,4 +1,4 @@
-import type { Frame, HubNode, Node, ScreenNode, StackNode } from "../frame/types.js";
+import type { Frame, HubNode, Node, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import type { Id, ListBody } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { viewOf } from "../frame/view.js";
@@ -20,6 +20,16 @@ export const list = (opens: Id, param?: string, extra: Partial<ScreenNode> = {})
   const body: ListBody = { kind: "list", rows: 9, row: "Row {n}", opens, ...(param && { param }) };
   return screen({ body, ...extra });
 };
+/** What a node says of a property from each band on, the narrowest first. */
+export const byBand = <K extends "face" | "opens" | "split">(key: K, values: Readonly<Record<Id, unknown>>) => {
+  const [first, ...others] = Object.entries(values);
+  const own = first?.[0] === "hand" ? { [key]: first[1] } : {};
+  const vary = (first?.[0] === "hand" ? others : Object.entries(values)).map(([from, value]) => ({
+    from,
+    set: { [key]: value },
+  }));
+  return { ...own, ...(vary.length > 0 && { vary }) } as Pick<HubNode & ScreenNode & PairNode, K | "vary">;
+};
 /** An action of a screen that opens `to`; its id is the target's. */
 export const opening = (to: Id, more: Record<string, unknown> = {}): NonNullable<ScreenNode["actions"]>[number] => ({
   id: to,
@@ -28,7 +38,7 @@ export const opening = (to: Id, more: Record<string, unknown> = {}): NonNullable
   do: { kind: "open", to, ...more },
 });
 export const frameOf = (nodes: Record<Id, Node>, extra: Partial<Frame> = {}): Frame => ({
-  format: "handy-frame/1",
+  format: "handy-frame/2",
   name: "Test",
   root: "app",
   nodes,

@@ -77,7 +77,7 @@ describe("a frame kept in a file", () => {
     expect(await text()).toBe(writeFrame((await store.read(id)).frame));
   });
   test("leaves a broken file alone and says where and why; what is changed meanwhile comes together later", async () => {
-    await writeFile(path, '{ "format": "handy-frame/1", "nodes": <<<<<<< mine');
+    await writeFile(path, '{ "format": "handy-frame/2", "nodes": <<<<<<< mine');
     await soon(async () => (await store.read(id)).file?.is === "broken");
     const { file } = await store.read(id);
     expect(file).toMatchObject({ faults: [{ pointer: "" }], name: "app.frame.json" });

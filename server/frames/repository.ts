@@ -1,4 +1,4 @@
-import type { Edit, Frame } from "../../core/index.js";
+import { type Edit, type Frame, presentFormat } from "../../core/index.js";
 import type { Sql } from "../database.js";
 
 /** A frame's row. */
@@ -41,6 +41,8 @@ export interface NewRevision {
 
 const columns = 'id, name, revision, made, changed, deleted, file, file_revision as "fileRevision"';
 
+const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));
+
 export const listFrames = async (sql: Sql): Promise<FrameRow[]> =>
   (await sql.query<FrameRow>(`select ${columns} from frames order by deleted nulls first, changed desc, id`)).rows;
 
@@ -74,7 +76,6 @@ export const setFile = async (sql: Sql, id: string, file: string, revision: numb
 };
 
 export const insertRevision = async (sql: Sql, frame: string, revision: NewRevision): Promise<void> => {
-  const json = (value: unknown) => (value === null ? null : JSON.stringify(value));
   await sql.query(
     "insert into revisions (frame, number, key, label, edit, inverse, snapshot) values ($1, $2, $3, $4, $5::text::json, $6::text::json, $7::text::json)",
     [
@@ -123,6 +124,41 @@ export const recentKeys = async (sql: Sql, frame: string, most: number): Promise
       most,
     ])
   ).rows.map(({ key }) => key);
+
+/** All of a revision that has a format. */
+export interface StoredRevision {
+  number: number;
+  edit: Edit | null;
+  inverse: Edit | null;
+  snapshot: Frame | null;
+}
+
+/** The frames of which something is stored in another format than the present one. */
+export const olderFrames = async (sql: Sql): Promise<string[]> =>
+  (
+    await sql.query<{ frame: string }>(
+      "select distinct frame from revisions where snapshot is not null and snapshot->>'format' <> $1 order by frame",
+      [presentFormat],
+    )
+  ).rows.map(({ frame }) => frame);
+
+/** All revisions of a frame, the oldest first. */
+export const storedRevisions = async (sql: Sql, frame: string): Promise<StoredRevision[]> =>
+  (
+    await sql.query<StoredRevision>(
+      "select number, edit, inverse, snapshot from revisions where frame = $1 order by number",
+      [frame],
+    )
+  ).rows;
+
+/** Puts a revision in another format in the place of the one that was stored. */
+export const putRevision = async (sql: Sql, frame: string, revision: StoredRevision): Promise<void> => {
+  const { number, edit, inverse, snapshot } = revision;
+  await sql.query(
+    "update revisions set edit = $3::text::json, inverse = $4::text::json, snapshot = $5::text::json where frame = $1 and number = $2",
+    [frame, number, json(edit), json(inverse), json(snapshot)],
+  );
+};
 
 /** The newest snapshot at or before a revision, and the edits from there up to it. */
 export const snapshotBefore = async (

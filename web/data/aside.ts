@@ -1,4 +1,4 @@
-import { hasShape, keepStored, readList, readStored } from "./storage.js";
+import { hasShape, keepStored, readEdits, readStored } from "./storage.js";
 import { isQueued, type Queued } from "./waiting.js";
 
 /** An edit that the server could not store: kept in this browser, for the person to try again, to copy or to let go. */
@@ -11,7 +11,7 @@ const keyOf = (frame: string): string => `handy-frame:aside:${frame}`;
 
 const isAside = (value: unknown): value is Aside => isQueued(value) && hasShape(value, { why: "string" });
 
-export const readAside = (frame: string): Aside[] => readStored("local", keyOf(frame), readList(isAside)) ?? [];
+export const readAside = (frame: string): Aside[] => readStored("local", keyOf(frame), readEdits(isAside)) ?? [];
 
 export const keepAside = (frame: string, aside: readonly Aside[]): void =>
   keepStored("local", keyOf(frame), aside.length ? aside : null);

@@ -13,6 +13,7 @@ import {
   type Renames,
   withoutClashes,
 } from "../../core/index.js";
+import { presentEdit } from "./waiting.js";
 import { type Aside, keepAside, readAside } from "./aside.js";
 import { keepClashes, readClashes } from "./clashes.js";
 import { External, together } from "./external.js";
@@ -67,7 +68,8 @@ export class Editing extends External<Edited> {
     this.sync = new Sync(head, {
       stand: (change) => this.set(change),
       show: (shown, theirs) => this.show(shown, theirs),
-      again: ({ key, label, edit }) => void this.fold({ do: "edit", edit, label }, key),
+      again: (queued) =>
+        void this.fold({ do: "edit", edit: presentEdit(this.get().frame, queued), label: queued.label }, queued.key),
       dropped: (edit, left, clashes) => this.forget(edit, left, clashes),
       clashed: (found) => this.takeClashes(found),
       aside: (edits) => this.keepAside([...this.get().aside, ...edits]),
@@ -165,7 +167,7 @@ export class Editing extends External<Edited> {
 
   /** Makes an edit again that the server could not store; it is set aside once more if that is so still. */
   tryAgain(aside: Aside): void {
-    const faults = this.edit(aside.edit, aside.label);
+    const faults = this.edit(presentEdit(this.get().frame, aside), aside.label);
     if (!faults) this.letGo(aside);
   }
 

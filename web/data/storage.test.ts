@@ -87,7 +87,7 @@ describe("what was kept by an older page", () => {
     readStored("local", "now", read);
     expect(seen).toEqual([
       [[1], 1],
-      [[2], 2],
+      [[2], 3],
     ]);
   });
   test("is left alone where it is of a form that is yet to come", () => {
@@ -102,10 +102,13 @@ describe("what was kept by an older page", () => {
     raw("none", { a: 1 });
     expect([readStored("local", "some", texts), readStored("local", "none", texts)]).toEqual([["a", "b"], null]);
   });
-  test("edits that were set aside then are still there", () => {
+  test("edits that were set aside then are still there, and say which frame format they are of", () => {
     stand(1000);
+    const older = { ...aside, format: "handy-frame/1" };
     raw("handy-frame:aside:tides", [aside]);
-    expect(readAside("tides")).toEqual([aside]);
+    expect(readAside("tides")).toEqual([older]);
+    keepAside("tides", [older, aside]);
+    expect(readAside("tides")).toEqual([older, aside]);
   });
 });
 

@@ -1,7 +1,11 @@
+import { presentFormat } from "../../core/index.js";
+
 type Place = "local" | "session";
 
-/** What this page keeps says which form it has; what was kept before that was said is of the first. */
-const present = 2;
+/** What this page keeps says which form it has; what was kept before that was said is of the first. From the third on its edits are of the present frame format. */
+const present = 3;
+/** The frame format that edits are of which were kept in a form. */
+export const formatOf = (form: number): string => (form < 3 ? "handy-frame/1" : presentFormat);
 
 /** Reads a kept value of a form that is known; null where it is none. `form` is that which it was kept in. */
 export type ReadKept<T> = (value: unknown, form: number) => T | null;
@@ -54,6 +58,15 @@ export const readList =
   <T>(isOne: (value: unknown) => value is T): ReadKept<T[]> =>
   (value) =>
     Array.isArray(value) ? value.filter(isOne) : null;
+
+/** Reads a list of edits, each of which says the frame format it is of where that is an older one. */
+export const readEdits =
+  <T extends { format?: string }>(isOne: (value: unknown) => value is T): ReadKept<T[]> =>
+  (value, form) => {
+    const format = formatOf(form);
+    const list = readList(isOne)(value, form);
+    return format === presentFormat ? list : (list?.map((each) => ({ format, ...each })) ?? null);
+  };
 
 /** Whether a value is a text. */
 export const isText = (value: unknown): value is string => typeof value === "string";

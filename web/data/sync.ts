@@ -171,7 +171,7 @@ export class Sync {
   /** Goes on with what windows left unsent that are gone, as after a reload. */
   private async takeOver(): Promise<void> {
     const left = await this.waiting.takeOver();
-    for (const { key, label, edit } of left) if (!this.arrived.has(key)) this.host.again({ key, label, edit });
+    for (const queued of left) if (!this.arrived.has(queued.key)) this.host.again(queued);
     void this.flush();
   }
 

@@ -1,13 +1,19 @@
-import type { Edit } from "../../core/index.js";
+import { type Edit, type Frame, upgradeWaiting } from "../../core/index.js";
 import { newKey } from "./key.js";
-import { hasShape, keepStored, readList, readStored, storedKeys } from "./storage.js";
+import { hasShape, keepStored, readEdits, readStored, storedKeys } from "./storage.js";
 
 /** An edit that waits to be sent. */
 export interface Queued {
   key: string;
   label: string;
   edit: Edit;
+  /** The frame format that the edit is of, where that is an older one. */
+  format?: string;
 }
+
+/** The edit as it can be made on a frame that was brought up. */
+export const presentEdit = (frame: Frame, { edit, format }: Pick<Queued, "edit" | "format">): Edit =>
+  format === undefined ? edit : upgradeWaiting(frame, edit, format);
 
 /** Whether a value is an edit that waits: the server reads the edit itself with care. */
 export const isQueued = (value: unknown): value is Queued =>
@@ -61,7 +67,7 @@ export class Waiting {
     return left
       .filter((key) => !held.has(key))
       .flatMap((key) => {
-        const queue = readStored("local", key, readList(isQueued)) ?? [];
+        const queue = readStored("local", key, readEdits(isQueued)) ?? [];
         keepStored("local", key, null);
         return queue;
       });

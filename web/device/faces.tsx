@@ -3,6 +3,7 @@ import {
   type Action,
   actionsThere,
   type Face,
+  type SeenFace,
   type FixedFrame,
   hubAt,
   type Id,
@@ -27,7 +28,7 @@ export interface FaceBarProps {
   onExtra: (action: Id) => void;
 }
 
-const shapes: Readonly<Record<Face, FaceShape>> = {
+const shapes: Readonly<Record<SeenFace, FaceShape>> = {
   bar: "row",
   top: "row",
   rail: "column",

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import {
   type Frame,
   type Id,
+  isSlot,
   plainName,
   setElsewhere,
   type Setting,
@@ -12,6 +13,7 @@ import {
 } from "../../core/index.js";
 import { Button } from "./button.js";
 import type { SetSubject } from "./set-subject.js";
+import { ViewGrid } from "./view-grid.js";
 import { PopBox } from "./pop-box.js";
 
 interface SetListProps {
@@ -37,13 +39,23 @@ export default function SetList({ subject, setting, here, mark, onClose }: SetLi
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>
       <Popover.Trigger asChild>{mark}</Popover.Trigger>
-      <PopBox label={setting.label} className="flex max-h-80 w-80 flex-col gap-2 overflow-auto p-3">
+      <PopBox label={setting.label} className="flex max-h-96 w-96 flex-col gap-2 overflow-auto p-3">
         <p>
           <b>{setting.label}</b>{" "}
           {here
             ? `is set here: ${valueSays(frame, setting, valueOf(frame, id, setting))}. The default is ${fallback}.`
             : `is not set here, so its default holds: ${fallback}.`}
         </p>
+        {isSlot(nodeAt(frame, id).kind, setting.key) && (
+          <ViewGrid
+            frame={frame}
+            ids={[id]}
+            slot={setting.key}
+            name={setting.label}
+            at={subject.at}
+            onSet={(...given) => subject.vary(setting.key, ...given)}
+          />
+        )}
         {groups.length === 0 ? (
           <p className="text-ink-2">Nowhere else is it set otherwise.</p>
         ) : (

@@ -1,3 +1,4 @@
+import { withoutProperty } from "../../frame/cells.js";
 import { childrenOf } from "../../frame/defaults.js";
 import { subtreeOf } from "../../frame/frame-index.js";
 import { called } from "../../frame/names.js";
@@ -41,10 +42,7 @@ const possible = (draft: Draft, { id, from, to }: MoveEdit): void => {
 const asMoved = (draft: Draft, node: Node, { from, to }: MoveEdit): Node => {
   let next = node;
   // what says how a tab shows means nothing elsewhere
-  if (next.tab && to !== null && draft.node(to)?.kind !== "hub") {
-    const { tab: _, ...rest } = next;
-    next = rest;
-  }
+  if (to !== null && draft.node(to)?.kind !== "hub") next = withoutProperty(next, "tab");
   if (next.kind === "screen" && next.linkIn !== undefined && next.linkIn === from && from !== to) {
     const { linkIn: _, ...rest } = next;
     next = rest;

@@ -115,7 +115,9 @@ function OnBench(props: BenchFootProps) {
   }
   if (!chosen) return <Nothing tools={tools} />;
   if (others.length === 0) return <Bench {...props} chosen={chosen} tools={tools} />;
-  return <SeveralBench frame={frame} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />;
+  return (
+    <SeveralBench frame={frame} view={view} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
+  );
 }
 
 /** What can be done while nothing is chosen. */

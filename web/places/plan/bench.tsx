@@ -1,8 +1,11 @@
 import { type ReactNode, useMemo } from "react";
 import {
+  type Cell,
+  type Edit,
   type Frame,
   type Id,
   isInStack,
+  isVaried,
   looksOf,
   nameOf,
   nodeAt,
@@ -12,6 +15,7 @@ import {
   type NodeKey,
   propertySays,
   samePath,
+  type Slot,
   type View,
   type WayInLook,
 } from "../../../core/index.js";
@@ -34,6 +38,7 @@ import { TabGroup } from "./bench/tab-group.js";
 import { WaysInGroup } from "./bench/ways-in-group.js";
 import { WaysOutGroup } from "./bench/ways-out-group.js";
 import { copyOf, countUnder, type Planned, takeOut } from "./edits.js";
+import { cellIn } from "./cell-in.js";
 import { KindSign } from "./shapes.js";
 import { useBenchCommands } from "./use-bench-commands.js";
 
@@ -49,22 +54,29 @@ export interface BenchProps {
   tools?: ReactNode;
 }
 
+const isGiven = (value: unknown): boolean => value !== undefined && value !== "";
+
 /** The drawer at the foot of the plan: everything about what is chosen, each with what it causes. */
 export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose, tools }: BenchProps) {
   const { editing } = useOpenFrame();
   const { id } = chosen;
   const looks = useMemo(() => looksOf(frame, view, id), [frame, view, id]);
   const said = useMemo(() => propertySays(frame, view, id), [frame, view, id]);
-  const set = (key: NodeKey, value: unknown, label: string) =>
-    void editing.edit(
-      { kind: "set", node: id, key, ...(value !== undefined && value !== "" && { value }) },
-      `${nameOf(frame, id)}: ${label}`,
-    );
-  const subject: BenchSubject = { frame, view, chosen, said, set, make, lit, onLit, onChoose };
+  const edit = (made: Edit, label: string) => void editing.edit(made, `${nameOf(frame, id)}: ${label}`);
+  const vary = (slot: Slot, cells: Cell[] | undefined, value: unknown, label: string) =>
+    edit({ kind: "vary", node: id, slot, ...(cells && { cells }), ...(isGiven(value) && { value }) }, label);
+  const set = (key: NodeKey, value: unknown, label: string) => {
+    // what is chosen for all views leaves nothing that differs
+    if (isVaried(nodeAt(frame, id), key)) vary(key, undefined, value, label);
+    else edit({ kind: "set", node: id, key, ...(isGiven(value) && { value }) }, label);
+  };
+  const subject: BenchSubject = { frame, view, chosen, said, set, vary, make, lit, onLit, onChoose };
   const marked: SetSubject = {
     frame,
     id,
+    at: cellIn(frame, view),
     set,
+    vary,
     onChoose: (ids) => {
       const [first, ...rest] = ids.map((each) => ({ id: each, parent: placesOf(frame, each)[0] ?? null }));
       if (first) onChoose(first, rest);

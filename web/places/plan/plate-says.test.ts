@@ -1,15 +1,21 @@
 import fc from "fast-check";
 import { applySoundly, childrenOf, isAttached, nodeAt, planLayout, viewOf } from "../../../core/index.js";
 import { anyFrame } from "../../../core/testing/arbitrary.js";
-import { frameOf, hub, screen, stack, tabbed } from "../../../core/testing/frames.js";
+import { byBand, frameOf, hub, screen, stack, tabbed } from "../../../core/testing/frames.js";
 import { listPlaces } from "./list-places.js";
 import { coverSays, plateSays } from "./plate-says.js";
 
 describe("the head of a plate", () => {
   const frame = tabbed(
-    { faces: { hand: "drawer", lap: "rail" }, keep: "place", back: "visited" },
+    { ...byBand("face", { hand: "drawer", lap: "rail" }), keep: "place", back: "visited" },
     {
-      c: { kind: "pair", title: "Places", list: "rows", detail: "one", splitFrom: "desk" },
+      c: {
+        kind: "pair",
+        title: "Places",
+        list: "rows",
+        detail: "one",
+        ...byBand("split", { hand: false, desk: true }),
+      },
       rows: screen(),
       one: screen(),
     },

@@ -13,7 +13,6 @@ import {
   nodeAt,
   optionsOf,
   plainName,
-  secondBand,
   startOf,
   type View,
 } from "../../../core/index.js";
@@ -24,7 +23,7 @@ const keeps = new Map(optionsOf("keep", true).map(({ value, label }) => [value, 
 const hubSays = (frame: Frame, id: Id, hub: HubNode, { target }: View): string => {
   const faces = bandsOf(frame).map((band) => {
     const { face } = lookOf(frame, id, classIn(frame, band.id, target));
-    return `${face ? faceChoices[face].named : "nothing"} ${band.id}`;
+    return `${faceChoices[face].named} ${band.id}`;
   });
   const back = {
     start: `Back goes to ${nameOf(frame, startOf(hub) ?? id)} first`,
@@ -32,6 +31,19 @@ const hubSays = (frame: Frame, id: Id, hub: HubNode, { target }: View): string =
     leave: "Back leaves at once",
   }[heldBy(hub, "back")];
   return `hub · ${faces.join(", ")} · keeps ${keeps.get(heldBy(hub, "keep"))} · ${back}`;
+};
+
+/** Where a pair stands side by side on a target, band by band. */
+const pairSays = (frame: Frame, id: Id, { target }: View): string => {
+  const bands = bandsOf(frame).map((band) => band.id);
+  const isSplit = bands.map((band) => lookOf(frame, id, classIn(frame, band, target)).split);
+  const split = bands.filter((_, i) => isSplit[i]);
+  if (split.length === 0) return "pair · never split";
+  if (split.length === bands.length) return "pair · side by side at every width";
+  const first = isSplit.indexOf(true);
+  return isSplit.slice(first).every(Boolean)
+    ? `pair · side by side from ${split[0]} up, one over the other below`
+    : `pair · side by side at ${split.join(", ")}`;
 };
 
 /** What a container does, in one line: the head of its plate. */
@@ -42,12 +54,8 @@ export const plateSays = (frame: Frame, id: Id, view: View): string => {
       return node.kind;
     case "stack":
       return `stack · starts at ${nameOf(frame, startOf(node) ?? id)}`;
-    case "pair": {
-      const from = node.splitFrom ?? secondBand(frame);
-      return from === undefined
-        ? "pair · never split"
-        : `pair · side by side from ${from} up, one over the other below`;
-    }
+    case "pair":
+      return pairSays(frame, id, view);
     case "hub":
       return hubSays(frame, id, node, view);
   }

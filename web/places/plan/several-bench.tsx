@@ -1,46 +1,79 @@
-import { type ReactNode, useMemo } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import {
+  type Cell,
   type Edit,
   type Frame,
   type Held,
   type Id,
+  isSlot,
+  isVaried,
+  nodeAt,
   plainName,
   type Planned,
   type Shared,
   sharedSettings,
+  type Slot,
   valueSays,
+  type View,
   firstOf,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
+import { Icon } from "../../parts/icon.js";
 import { TextLine } from "../../parts/text-line.js";
+import { ViewGrid } from "../../parts/view-grid.js";
 import { wrongWhole } from "../../parts/wrong.js";
+import { cellIn } from "./cell-in.js";
 import { takeOutAll } from "./edits.js";
 import { outermost } from "./selection.js";
 
 export interface SeveralBenchProps {
   frame: Frame;
+  view: View;
   parts: readonly Chosen[];
   make: (planned: Planned | null) => boolean;
   onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
   tools: ReactNode;
 }
 
+const isGiven = (value: unknown): boolean => value !== undefined && value !== "";
+
 /** Sets a property on all of them; without a value back to the default. */
-const setOnAll = (ids: readonly Id[], key: Shared["setting"]["key"], value: unknown): Edit => ({
+const setOnAll = (frame: Frame, ids: readonly Id[], key: Shared["setting"]["key"], value: unknown): Edit => ({
   kind: "batch",
-  edits: ids.map((node) => ({ kind: "set", node, key, ...(value !== undefined && value !== "" && { value }) })),
+  edits: ids.map((node) =>
+    isVaried(nodeAt(frame, node), key)
+      ? { kind: "vary", node, slot: key, ...(isGiven(value) && { value }) }
+      : { kind: "set", node, key, ...(isGiven(value) && { value }) },
+  ),
+});
+
+/** Sets what may differ by view in some cells of all of them; in every view where none is given. */
+const varyAll = (ids: readonly Id[], slot: Slot, cells: Cell[] | undefined, value: unknown): Edit => ({
+  kind: "batch",
+  edits: ids.map((node) => ({ kind: "vary", node, slot, ...(cells && { cells }), ...(isGiven(value) && { value }) })),
 });
 
 /** The bench for several nodes: every setting they all have, what holds on each, and one step that sets it on all. */
-export default function SeveralBench({ frame, parts, make, onChoose, tools }: SeveralBenchProps) {
+export default function SeveralBench({ frame, view, parts, make, onChoose, tools }: SeveralBenchProps) {
   const ids = useMemo(() => [...new Set(parts.map(({ id }) => id))], [parts]);
   const shared = useMemo(() => sharedSettings(frame, ids), [frame, ids]);
   const names = ids.slice(0, 4).map((id) => plainName(frame, id));
   const set = ({ setting: { key, label } }: Shared, value: unknown, says: string) => {
     const some = `${names.slice(0, 2).join(", ")}${ids.length > 2 ? " …" : ""}`;
-    make({ edit: setOnAll(ids, key, value), label: `${label} ${says} on ${ids.length}: ${some}`, choose: null });
+    make({ edit: setOnAll(frame, ids, key, value), label: `${label} ${says} on ${ids.length}: ${some}`, choose: null });
+  };
+  const [asked, setAsked] = useState<Slot | null>(null);
+  const byViewOf = ({ setting: { key, label } }: Shared): RowProps["byView"] => {
+    if (!ids.every((id) => isSlot(nodeAt(frame, id).kind, key))) return null;
+    const put = (cells: Cell[] | undefined, value: unknown, says: string) =>
+      make({ edit: varyAll(ids, key, cells, value), label: `${says} on ${ids.length} nodes`, choose: null });
+    return {
+      open: asked === key,
+      toggle: () => setAsked(asked === key ? null : key),
+      grid: <ViewGrid frame={frame} ids={ids} slot={key} name={label} at={cellIn(frame, view)} onSet={put} />,
+    };
   };
   const pick = (chosen: readonly Id[]) => {
     const [first, ...rest] = parts.filter(({ id }) => chosen.includes(id));
@@ -81,6 +114,7 @@ export default function SeveralBench({ frame, parts, make, onChoose, tools }: Se
                 count={ids.length}
                 onSet={(value, says) => set(each, value, says)}
                 onPick={pick}
+                byView={byViewOf(each)}
               />
             ))}
           </tbody>
@@ -96,32 +130,58 @@ interface RowProps {
   count: number;
   onSet: (value: unknown, says: string) => void;
   onPick: (ids: readonly Id[]) => void;
+  /** In which views it is what, where it may differ by view. */
+  byView: { open: boolean; toggle: () => void; grid: ReactNode } | null;
 }
 
-function Row({ frame, shared, count, onSet, onPick }: RowProps) {
+function Row({ frame, shared, count, onSet, onPick, byView }: RowProps) {
   return (
-    <tr className="border-t border-rule" data-setting={shared.setting.key}>
-      <th className="py-1 pr-4 text-left font-medium whitespace-nowrap">{shared.setting.label}</th>
-      <td className="py-1 pr-4 whitespace-nowrap">
-        <Field frame={frame} shared={shared} onSet={onSet} />
-      </td>
-      <td className="py-1">
-        <HeldBy frame={frame} shared={shared} count={count} onPick={onPick} />
-        {shared.own.length > 0 && (
-          <button
-            type="button"
-            className="ml-2 text-petrol underline"
-            onClick={() => onSet(undefined, "as by default")}
-          >
-            back to the default
-          </button>
-        )}
-      </td>
-    </tr>
+    <>
+      <tr className="border-t border-rule" data-setting={shared.setting.key}>
+        <th className="py-1 pr-4 text-left font-medium whitespace-nowrap">
+          {shared.setting.label}
+          {byView && (
+            <button
+              type="button"
+              aria-label={`${shared.setting.label} by view`}
+              title="In which views it is what"
+              aria-expanded={byView.open}
+              className={`ml-1 inline-grid size-6 place-items-center rounded-sm align-[-6px] hover:bg-petrol-soft ${byView.open ? "text-petrol" : "text-ink-2"}`}
+              onClick={byView.toggle}
+            >
+              <Icon name="devices" size={16} fill={byView.open} />
+            </button>
+          )}
+        </th>
+        <td className="py-1 pr-4 whitespace-nowrap">
+          <Field shared={shared} onSet={onSet} />
+        </td>
+        <td className="py-1">
+          <HeldBy frame={frame} shared={shared} count={count} onPick={onPick} />
+          {shared.own.length > 0 && (
+            <button
+              type="button"
+              className="ml-2 text-petrol underline"
+              onClick={() => onSet(undefined, "as by default")}
+            >
+              back to the default
+            </button>
+          )}
+        </td>
+      </tr>
+      {byView?.open && (
+        <tr>
+          <td />
+          <td colSpan={2} className="pb-2">
+            <div className="max-w-md">{byView.grid}</div>
+          </td>
+        </tr>
+      )}
+    </>
   );
 }
 
-function Field({ frame, shared: { setting, held }, onSet }: Pick<RowProps, "frame" | "shared" | "onSet">) {
+function Field({ shared: { setting, held }, onSet }: Pick<RowProps, "shared" | "onSet">) {
   const common = held.length === 1 ? firstOf(held).value : undefined;
   const { input } = setting;
   if (input.sort === "choice")
@@ -129,8 +189,11 @@ function Field({ frame, shared: { setting, held }, onSet }: Pick<RowProps, "fram
       <Choice
         label={setting.label}
         value={common === undefined ? "\u0000" : String(common)}
-        options={input.options(frame)}
-        onChange={(value) => onSet(value, valueSays(frame, setting, value))}
+        options={input.options.map(({ value, label }) => ({ value: String(value), label }))}
+        onChange={(text) => {
+          const option = input.options.find(({ value }) => String(value) === text);
+          if (option) onSet(option.value, option.label);
+        }}
       />
     );
   if (input.sort === "check")

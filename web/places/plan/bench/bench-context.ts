@@ -1,5 +1,6 @@
 import { createContext, useContext } from "react";
 import {
+  type Cell,
   type Frame,
   heldBy,
   type Id,
@@ -8,6 +9,7 @@ import {
   nodeAt,
   type Planned,
   type NodeKey,
+  type Slot,
   type ValueOf,
   type View,
 } from "../../../../core/index.js";
@@ -22,6 +24,8 @@ export interface BenchSubject {
   said: Readonly<Record<string, string>>;
   /** Sets one key of the node; undefined brings its default back. */
   set: (key: NodeKey, value: unknown, label: string) => void;
+  /** Sets what may differ by view in some cells; in every view where none is given. */
+  vary: (slot: Slot, cells: Cell[] | undefined, value: unknown, label: string) => void;
   /** Makes an edit; answers whether it was made. */
   make: (planned: Planned | null) => boolean;
   /** The peg that is pointed at. */

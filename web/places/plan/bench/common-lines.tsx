@@ -8,7 +8,7 @@ import { Line } from "./group.js";
 export function TitleLine() {
   const { id, set } = useBench();
   return (
-    <Line label="Title">
+    <Line label="Title" view="title">
       <TextLine
         value={useNode().title ?? ""}
         placeholder={id}

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
-import type { NodeKey } from "../../../../core/index.js";
+import type { NodeKey, Slot } from "../../../../core/index.js";
 import { SetMark } from "../../../parts/set-mark.js";
+import { ViewMark } from "../../../parts/view-mark.js";
 
 /** One group of properties: its name, what is set, and in one line what that causes. */
 export function Group({
@@ -38,12 +39,22 @@ export function Group({
   );
 }
 
+interface LineProps {
+  label: string;
+  /** The property of which it is marked whether it is set here. */
+  of?: NodeKey;
+  /** What of it may differ by view, where no setting says so. */
+  view?: Slot;
+  children: ReactNode;
+}
+
 /** A property with its name before it. */
-export function Line({ label, of, children }: { label: string; of?: NodeKey; children: ReactNode }) {
+export function Line({ label, of, view, children }: LineProps) {
   return (
     <label className="flex min-h-7 shrink-0 flex-wrap items-center gap-x-2 *:min-w-0 [&>input]:flex-1 [&>select]:flex-1">
       <span className="w-14 shrink-0 whitespace-nowrap text-ink-2">{label}</span>
       {children}
+      {view !== undefined && <ViewMark of={view} name={label} />}
       {of && <SetMark of={of} />}
     </label>
   );

@@ -1,17 +1,20 @@
 import {
   bandsOf,
+  type Frame,
   heldBy,
   type Id,
+  isVaried,
   lensOf,
+  lookOf,
   nameOf,
+  nodeAt,
   type Opens,
   optionsOf,
   placesOf,
-  type NodeKey,
   targetsOf,
 } from "../../../../core/index.js";
+import { ByView } from "../../../parts/by-view.js";
 import { Choice } from "../../../parts/choice.js";
-import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { readRests, wrongRests } from "../../../parts/wrong.js";
 import { useBench, useNode } from "./bench-context.js";
@@ -80,79 +83,29 @@ function FromEdge() {
   );
 }
 
-interface ByViewProps {
-  of: NodeKey & ("opensIn" | "opensOn");
-  id: Id;
-  /** What stands before the choice, and its whole name. */
-  line: string;
-  label: string;
-  /** The end of what the change is called. */
-  where: string;
-}
-
-/** How it opens in one band or on one target, where that is another than everywhere. */
-function OpensByView({ of, id, line, label, where }: ByViewProps) {
-  const { set } = useBench();
-  const map: Readonly<Record<Id, Opens>> = heldBy(useNode(), of);
-  const options = [{ value: "as", label: "as above" }, ...optionsOf("opens", true)];
-  const put = (value: string) => {
-    const { [id]: _, ...rest } = map;
-    const next = value === "as" ? rest : { ...rest, [id]: value };
-    set(of, Object.keys(next).length ? next : undefined, `${value} ${where}`);
-  };
-  return (
-    <Line label={line} of={of}>
-      <Select label={label} className="grow" value={map[id] ?? "as"} options={options} onChange={put} />
-    </Line>
+/** Every way in which a node opens somewhere. */
+const waysOf = (frame: Frame, id: Id): readonly Opens[] =>
+  targetsOf(frame).flatMap(({ id: target }) =>
+    bandsOf(frame).flatMap((_, band) => [false, true].map((short) => lookOf(frame, id, { target, band, short }).opens)),
   );
-}
 
 /** How a node appears when its stack shows it: for all, and otherwise at some widths and on some targets. */
 export function OpensGroup() {
   const { frame, view, id, said, set } = useBench();
-  const node = useNode();
-  const targets = targetsOf(frame);
-  const own = heldBy(node, "opens");
-  const some: readonly string[] = [
-    own,
-    ...Object.values(heldBy(node, "opensIn")),
-    ...Object.values(heldBy(node, "opensOn")),
-  ];
+  const ways = waysOf(frame, id);
   return (
     <Group title="Opens as" of="opens" wide room="min-w-60">
       <Choice
         label="Opens as"
-        value={own}
+        value={isVaried(nodeAt(frame, id), "opens") ? "" : heldBy(nodeAt(frame, id), "opens")}
         options={optionsOf("opens", true)}
         onChange={(value) => set("opens", value === "push" ? undefined : value, `opens as ${value}`)}
       />
       <Says>{said.opens}</Says>
-      {some.some((kind) => kind !== "push") && <Covers />}
-      {some.includes("sheet") && <Rests />}
-      {some.includes("side") && <FromEdge />}
-      {bandsOf(frame)
-        .slice(1)
-        .map(({ id: band, from }) => (
-          <OpensByView
-            key={band}
-            of="opensIn"
-            id={band}
-            line={`${band} ${from}+`}
-            label={`Opens at ${band}`}
-            where={`at ${band}`}
-          />
-        ))}
-      {targets.length > 1 &&
-        targets.map(({ id: target, label }) => (
-          <OpensByView
-            key={target}
-            of="opensOn"
-            id={target}
-            line={target}
-            label={`Opens on ${label}`}
-            where={`on ${target}`}
-          />
-        ))}
+      {ways.some((opens) => opens !== "push") && <Covers />}
+      {ways.includes("sheet") && <Rests />}
+      {ways.includes("side") && <FromEdge />}
+      <ByView of="opens" name="Opens as" />
       <p className="sr-only">In this view it opens as {lensOf(frame, view).look(id).opens}.</p>
     </Group>
   );

@@ -1,5 +1,5 @@
-import { bandsOf, heldBy, nameOf, secondBand } from "../../../../core/index.js";
-import { Select } from "../../../parts/select.js";
+import { heldBy, nameOf } from "../../../../core/index.js";
+import { ByView } from "../../../parts/by-view.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongWhole } from "../../../parts/wrong.js";
 import { useBench, useNodeOf } from "./bench-context.js";
@@ -31,22 +31,14 @@ function PairItself() {
 
 /** A list beside its detail: what it is, from which width, and how wide. */
 export function PairGroup() {
-  const { frame, said, set } = useBench();
+  const { said, set } = useBench();
   const node = useNodeOf("pair");
   return (
     <>
       <PairItself />
-      <Group title="Side by side">
-        <Line label="From" of="splitFrom">
-          <Select
-            label="Split from the band"
-            className="grow"
-            value={node.splitFrom ?? secondBand(frame) ?? ""}
-            options={bandsOf(frame).map((band) => ({ value: band.id, label: `${band.id}, ${band.from} px` }))}
-            onChange={(value) => set("splitFrom", value, `split from ${value}`)}
-          />
-        </Line>
-        <Says>{said.splitFrom}</Says>
+      <Group title="Side by side" of="split" wide room="min-w-60">
+        <ByView of="split" name="Side by side" open />
+        <Says>{said.split}</Says>
         <Line label="List" of="ratio">
           <TextLine
             inputMode="numeric"

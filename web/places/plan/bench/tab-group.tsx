@@ -1,4 +1,4 @@
-import { type Id, nameOf, type Tab, targetsOf } from "../../../../core/index.js";
+import { isVaried, keysOf, nameOf, type Tab } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
 import { TextLine } from "../../../parts/text-line.js";
@@ -9,25 +9,18 @@ import { OnlyLines } from "./only-lines.js";
 
 type Change = (part: { [K in keyof Tab]?: Tab[K] | undefined }, label: string) => void;
 
-/** A tab's icon: at rest, chosen, and on each target where it is another. */
+/** A tab's icon, at rest and chosen, in every view or by view. */
 function Icons({ tab, change }: { tab: Tab; change: Change }) {
-  const { frame } = useBench();
-  const targets = targetsOf(frame);
-  const iconOn = (target: Id, icon: string | undefined) => {
-    const { [target]: _, ...rest } = tab.iconOn ?? {};
-    const next = icon === undefined ? rest : { ...rest, [target]: icon };
-    change({ iconOn: Object.keys(next).length ? next : undefined }, `icon ${icon ?? "as elsewhere"} on ${target}`);
-  };
   return (
     <>
-      <Line label="Icon">
+      <Line label="Icon" view="tab.icon">
         <IconPicker
           label="Icon"
           value={tab.icon}
           onPick={(icon) => change({ icon }, icon ? `icon ${icon}` : "no icon")}
         />
       </Line>
-      <Line label="Chosen">
+      <Line label="Chosen" view="tab.activeIcon">
         <IconPicker
           label="Icon while it is chosen"
           value={tab.activeIcon}
@@ -35,17 +28,6 @@ function Icons({ tab, change }: { tab: Tab; change: Change }) {
           onPick={(activeIcon) => change({ activeIcon }, `chosen: ${activeIcon ?? "the same, filled"}`)}
         />
       </Line>
-      {targets.length > 1 &&
-        targets.map((target) => (
-          <Line key={target.id} label={`On ${target.id}`}>
-            <IconPicker
-              label={`Icon on ${target.label}`}
-              value={tab.iconOn?.[target.id]}
-              placeholder="the same"
-              onPick={(icon) => iconOn(target.id, icon)}
-            />
-          </Line>
-        ))}
     </>
   );
 }
@@ -55,16 +37,19 @@ const readBadge = (text: string): Tab["badge"] | undefined =>
 
 /** How a node shows as a tab of its hub. */
 export function TabGroup() {
-  const { frame, id, set } = useBench();
-  const tab: Tab = useNode().tab ?? {};
+  const { frame, id, set, vary } = useBench();
+  const node = useNode();
+  const tab: Tab = node.tab ?? {};
   const change: Change = (part, label) => {
+    const varied = keysOf(part).find((key) => isVaried(node, `tab.${key}`));
+    if (varied !== undefined) return vary(`tab.${varied}`, undefined, part[varied], label);
     const next: Record<string, unknown> = { ...tab, ...part };
     for (const key of Object.keys(next)) if (next[key] === undefined || next[key] === "") delete next[key];
     set("tab", Object.keys(next).length ? next : undefined, label);
   };
   return (
     <Group title="Tab">
-      <Line label="Label">
+      <Line label="Label" view="tab.label">
         <TextLine
           value={tab.label ?? ""}
           placeholder={nameOf(frame, id)}
