@@ -175,6 +175,8 @@ export {
   textFaults,
   upgraded,
   type Theme,
+  type Within,
+  type WithinKey,
   type ValueOf,
   valuesOf,
   valueWord,
@@ -257,6 +259,8 @@ export {
   onlySays,
   propertySays,
   waySays,
+  saidBy,
+  withinSays,
 } from "./says/index.js";
 export {
   type GridCell,

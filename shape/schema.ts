@@ -1,4 +1,5 @@
 import Joi from "joi";
+import { reservedIds } from "../core/frame/ids.js";
 import { type Form, partsOf } from "../core/frame/forms.js";
 import { colourNames, marks, sizeNames } from "../core/frame/parts.js";
 import {
@@ -7,6 +8,7 @@ import {
   motionChoices,
   opensChoices,
   type NodeKey,
+  properties,
   propertyKeys,
   propertyOf,
   type ShapedKey,
@@ -16,10 +18,10 @@ import {
 /** `[a-z][A-Za-z0-9]{0,39}`, without the names every JavaScript object answers to. */
 export const id = Joi.string()
   .pattern(/^[a-z][A-Za-z0-9]{0,39}$/, "id")
-  .invalid(...Object.getOwnPropertyNames(Object.prototype))
+  .invalid(...reservedIds)
   .messages({
     "string.pattern.name": "an id: a small letter, then letters and digits, 40 at most",
-    "any.invalid": "an id that is no built-in name",
+    "any.invalid": "an id that is no word of the tool or of JavaScript objects",
   });
 
 const text = Joi.string().allow("").max(4000);
@@ -51,7 +53,14 @@ export const byKind = (kinds: Record<string, Record<string, Joi.Schema>>, common
 
 /** What an action does: one form for each kind. */
 export const action = byKind({
-  open: { to: id.required(), params: template, with: template, how: someOf("add", "replace", "clear"), as: opens },
+  open: {
+    to: id.required(),
+    params: template,
+    with: template,
+    how: someOf("add", "replace", "clear"),
+    as: opens,
+    motion: id,
+  },
   back: {},
   close: { give: template },
   root: {},
@@ -63,7 +72,7 @@ const actions = Joi.array().items(
   Joi.object({
     id: id.required(),
     label: label.required(),
-    place: someOf("body", "start", "end", "footer").required(),
+    place: someOf("body", "row", "start", "end", "footer").required(),
     icon: label,
     only,
     do: action.required(),
@@ -108,35 +117,8 @@ const tab = Joi.object({
 const path = Joi.string().max(400);
 const names = Joi.array().items(Joi.string().max(60));
 
-/** The properties of nodes that have a shape of their own. */
-const shapes: Record<Exclude<ShapedKey, "vary">, Joi.Schema> = {
-  tab,
-  needs: Joi.array().items(
-    Joi.object({
-      fact: id.required(),
-      is: Joi.alternatives(factValue, Joi.array().items(factValue).min(1)).required(),
-      otherwise: id,
-      resume: Joi.boolean(),
-    }),
-  ),
-  rest: Joi.array().items(Joi.number().greater(0).max(1)).min(1).sort({ order: "ascending" }),
-  motion: motionTable,
-  also: Joi.array().items(path),
-  running: someOf("open", "rebuild"),
-  params: Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), someOf("text", "whole")),
-  wants: names,
-  body: byKind(bodyKinds),
-  actions,
-  after: Joi.object({ ms: amount.required(), do: action.required() }),
-  children: Joi.array().items(id).max(20_000).required(),
-  base: id.allow(null),
-  heading: Joi.object({ title: label.required(), icon: label }),
-  extras: actions,
-};
-const isShaped = (key: NodeKey): key is keyof typeof shapes => Object.hasOwn(shapes, key);
-
 /** What a value of a form can be. */
-const schemaOf = (form: Form): Joi.Schema => {
+function schemaOf(form: Form): Joi.Schema {
   switch (form.sort) {
     case "choice":
       return someOf(...Object.keys(form.choices));
@@ -158,7 +140,44 @@ const schemaOf = (form: Form): Joi.Schema => {
     case "shaped":
       throw new Error("a property with a shape of its own has no schema");
   }
+}
+
+/** The properties of nodes that have a shape of their own. */
+const shapes: Record<Exclude<ShapedKey, "vary">, Joi.Schema> = {
+  tab,
+  needs: Joi.array().items(
+    Joi.object({
+      fact: id.required(),
+      is: Joi.alternatives(factValue, Joi.array().items(factValue).min(1)).required(),
+      otherwise: id,
+      resume: Joi.boolean(),
+    }),
+  ),
+  within: Joi.object(
+    Object.fromEntries(
+      Object.entries(partsOf(properties.within.form) ?? {}).map(([key, form]) => [key, schemaOf(form)]),
+    ),
+  ),
+  rest: Joi.array().items(Joi.number().greater(0).max(1)).min(1).sort({ order: "ascending" }),
+  motion: motionTable,
+  also: Joi.array().items(path),
+  running: someOf("open", "rebuild"),
+  params: Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), someOf("text", "whole")),
+  wants: names,
+  body: byKind(bodyKinds),
+  actions,
+  leave: Joi.object({
+    when: someOf("draft", "always").required(),
+    ask: label.min(1).required(),
+    free: Joi.array().items(Joi.alternatives(id, Joi.object({ in: id.required(), action: id.required() }))),
+  }),
+  after: Joi.object({ ms: amount.required(), do: action.required() }),
+  children: Joi.array().items(id).max(20_000).required(),
+  base: id.allow(null),
+  heading: Joi.object({ title: label.required(), icon: label }),
+  extras: actions,
 };
+const isShaped = (key: NodeKey): key is keyof typeof shapes => Object.hasOwn(shapes, key);
 
 const formOf = (key: NodeKey): Joi.Schema => (isShaped(key) ? shapes[key] : schemaOf(propertyOf(key).form));
 
@@ -247,7 +266,19 @@ const motion = Joi.object({
 });
 
 const hex = Joi.string().pattern(/^#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})$/, "CSS hex colour");
-const colours = Joi.object(Object.fromEntries(colourNames.map((name) => [name, hex])));
+/** The theme; `part` says what each of its values can be besides. */
+const themeOf = (part: (value: Joi.Schema) => Joi.Schema): Joi.Schema => {
+  const colours = Joi.object(Object.fromEntries(colourNames.map((name) => [name, part(hex)])));
+  const sizes = Object.fromEntries(sizeNames.map((name) => [name, part(Joi.number().min(0).max(2000))]));
+  return Joi.object({
+    light: colours,
+    dark: colours,
+    mark: part(someOf(...marks)),
+    font: part(label),
+    corner: part(Joi.number().min(0).max(60)),
+    sizes: Joi.object(sizes),
+  });
+};
 const anything = Joi.object().unknown();
 
 /** The fields of the frame itself, by name. */
@@ -281,14 +312,20 @@ export const frameFields = {
   motions: byId(motion),
   motion: motionTable,
   calm: id,
-  theme: Joi.object({
-    light: colours,
-    dark: colours,
-    mark: someOf(...marks),
-    font: label,
-    corner: Joi.number().min(0).max(60),
-    sizes: Joi.object(Object.fromEntries(sizeNames.map((name) => [name, Joi.number().min(0).max(2000)]))),
-  }),
+  theme: themeOf((value) => value),
+  vary: Joi.array().items(
+    Joi.object({
+      ...views,
+      set: Joi.object({
+        motion: Joi.object(Object.fromEntries(Object.keys(motionChoices).map((kind) => [kind, id.allow(null)]))),
+        calm: id,
+        theme: themeOf((value) => value.allow(null)),
+        lost: id,
+      })
+        .min(1)
+        .required(),
+    }),
+  ),
   journeys: Joi.array().items(
     Joi.object({
       id: id.required(),

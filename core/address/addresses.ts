@@ -1,7 +1,10 @@
 import { screenAt } from "../frame/nodes.js";
 import { sure } from "../frame/sure.js";
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame, ScreenNode } from "../frame/types.js";
+import { appLookOf } from "../frame/app-look.js";
+import { type View, viewOf } from "../frame/view.js";
+import { classOf } from "../frame/views.js";
+import type { FixedFrame, ScreenNode } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import { type NoLink, readLink } from "./link.js";
 import { Matcher } from "./matcher.js";
@@ -21,7 +24,7 @@ const wholeOf = (node: ScreenNode): string[] =>
   Object.entries(node.params ?? {}).flatMap(([name, kind]) => (kind === "whole" ? [name] : []));
 
 /** The addresses of a frame, in the order of its nodes, the older ones of a screen behind its own. Loose screens have none that leads there. */
-export const addressesOf = (frame: Frame): ScreenAddress[] =>
+export const addressesOf = (frame: FixedFrame): ScreenAddress[] =>
   Object.entries(frame.nodes).flatMap(([screen, node]) => {
     if (node.kind !== "screen" || (node.path === undefined && !node.also) || !isAttached(frame, screen)) return [];
     return [...(node.path === undefined ? [] : [node.path]), ...(node.also ?? [])].flatMap((text, i) => {
@@ -32,9 +35,9 @@ export const addressesOf = (frame: Frame): ScreenAddress[] =>
     });
   });
 
-const matchers = new WeakMap<Frame["nodes"], Matcher<ScreenAddress>>();
+const matchers = new WeakMap<FixedFrame["nodes"], Matcher<ScreenAddress>>();
 
-const matcherOf = (frame: Frame): Matcher<ScreenAddress> => {
+const matcherOf = (frame: FixedFrame): Matcher<ScreenAddress> => {
   let matcher = matchers.get(frame.nodes);
   if (!matcher) {
     const claims = addressesOf(frame).map((value) => ({
@@ -78,8 +81,8 @@ const known = (screen: ScreenNode, params: Record<string, string>): Record<strin
   return kept.length === all.length ? params : Object.fromEntries(kept);
 };
 
-/** Where a link to the app leads; never throws. */
-export const targetOfLink = (frame: Frame, url: string): Target => {
+/** Where a link to the app leads, in a view where it leads nowhere by itself; without one in that of a plain phone. Never throws. */
+export const targetOfLink = (frame: FixedFrame, url: string, view?: View): Target => {
   const read = readLink(frame.address, url);
   if (!read.ok) return { kind: "ignored", malformed: read.malformed, reason: read.reason };
   const { path, query } = read.link;
@@ -89,8 +92,8 @@ export const targetOfLink = (frame: Frame, url: string): Target => {
     const params = { ...queryParams(screen, query), ...known(screen, found.params) };
     return { kind: "screen", screen: found.value.screen, params, by: found.value };
   }
-  const lost = frame.address?.lost;
-  if (lost === undefined || !isAttached(frame, lost)) return { kind: "nowhere", path };
+  const { lost } = appLookOf(frame, classOf(frame, view ?? viewOf(frame)));
+  if (lost === null || !isAttached(frame, lost)) return { kind: "nowhere", path };
   const node = screenAt(frame, lost);
   const own = node.path === undefined ? null : readPattern(node.path);
   const takesRest = own?.ok && own.pattern.names.includes("0");

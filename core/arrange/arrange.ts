@@ -136,6 +136,8 @@ class Arrangement {
   readonly regions: Region[] = [];
   private readonly boxes = new Map<number, Box>();
   private readonly start: Edge;
+  /** The view, without what the device covers where the top screen hides that. */
+  private readonly view: View;
   /** The overlay that is being arranged. */
   private overlay: number | null = null;
 
@@ -145,6 +147,7 @@ class Arrangement {
     private readonly options: ArrangeOptions,
   ) {
     this.start = lens.view.rtl ? "right" : "left";
+    this.view = lens.view.insets === surface.insets ? lens.view : { ...lens.view, insets: surface.insets };
   }
 
   private put(role: Role, node: Id, key: number, layer: number, inert: boolean, box: Box, drawn?: Drawn): void {
@@ -164,7 +167,7 @@ class Arrangement {
   }
 
   private cut(area: Box, edge: Edge, name: SizeName): { strip: Box; rest: Box } {
-    return cut(area, this.lens.view, edge, sizeOf(this.lens.frame, name));
+    return cut(area, this.view, edge, sizeOf(this.lens.app.theme, name));
   }
 
   place(scene: Scene, area: Box): void {
@@ -172,7 +175,7 @@ class Arrangement {
       case "screen": {
         const { entry, inert } = scene;
         const screen = { entry, strip: this.surface.strips.nearest.get(entry.key) ?? null };
-        return this.put("content", entry.node, entry.key, entry.key, inert, clearOf(area, this.lens.view), { screen });
+        return this.put("content", entry.node, entry.key, entry.key, inert, clearOf(area, this.view), { screen });
       }
       case "stack":
         return this.stack(scene, area);
@@ -201,7 +204,7 @@ class Arrangement {
   private hub(scene: HubScene, area: Box): void {
     const { entry, bar, child } = scene;
     const { key, node } = entry;
-    const { floating } = this.lens.look(node);
+    const { floating, faceEdge } = this.lens.look(node);
     const around: (() => void)[] = [];
     let rest = area;
     const take = (role: SizeName & Role, edge: Edge, isOver: boolean, inert: boolean, drawn: Drawn): void => {
@@ -209,7 +212,8 @@ class Arrangement {
       around.push(() => this.put(role, node, key, key, inert, taken.strip, drawn));
       if (!isOver) rest = taken.rest;
     };
-    if (bar?.face === "rail" || bar?.face === "panel") take(bar.face, this.start, floating, bar.inert, { bar });
+    if (bar?.face === "rail" || bar?.face === "panel")
+      take(bar.face, this.edgeOf(faceEdge), floating, bar.inert, { bar });
     const own = this.surface.strips.own.get(key);
     if (own) take("header", "top", false, this.isInert(scene), { header: own });
     if (bar?.face === "top") take("top", "top", floating, bar.inert, { bar });
@@ -224,7 +228,7 @@ class Arrangement {
     const node = pairAt(this.lens.frame, entry.node);
     const { ratio } = this.lens.look(entry.node);
     const wanted = Math.min(listWidth.most, Math.max(listWidth.least, ratio * area.width));
-    const view = { ...this.lens.view, insets: none };
+    const view = { ...this.view, insets: none };
     const { strip: list, rest: detail } = cut(area, view, this.start, Math.round(wanted));
     for (const [name, box] of [["list", list] as const, ["detail", detail] as const]) {
       const shown = panes.find(({ pane }) => pane === name);
@@ -251,9 +255,9 @@ class Arrangement {
 
   private overlayBox(entry: OverlayScene["entry"], opens: OverlayScene["opens"], area: Box): Box {
     if (opens === "fullscreen") return area;
-    const { frame, view, look } = this.lens;
+    const { frame, view, look, app } = this.lens;
     const { edge, rest } = look(entry.node);
-    const wide = Math.min(sizeOf(frame, opens), Math.round(mostOf[opens] * area.width));
+    const wide = Math.min(sizeOf(app.theme, opens), Math.round(mostOf[opens] * area.width));
     if (opens === "side") return { ...area, width: wide, x: this.sideX(area, wide, edge) };
     if (opens === "dialog") {
       const height = Math.round(dialogHeight * area.height);
@@ -264,16 +268,28 @@ class Arrangement {
     return centred(area, full ? area.width : wide, height, area.height - height);
   }
 
+  private edgeOf(edge: "start" | "end"): Edge {
+    return (edge === "start") === (this.start === "left") ? "left" : "right";
+  }
+
   private sideX(area: Box, width: number, edge: "start" | "end"): number {
-    return (edge === "start") === (this.start === "left") ? area.x : area.x + area.width - width;
+    return this.edgeOf(edge) === "left" ? area.x : area.x + area.width - width;
   }
 
   drawer(bar: SeenBar): void {
     const { hub, key } = bar;
     const area = this.whole();
-    const width = Math.min(sizeOf(this.lens.frame, "drawer"), Math.round(mostOf.drawer * area.width));
+    const width = Math.min(sizeOf(this.lens.app.theme, "drawer"), Math.round(mostOf.drawer * area.width));
     this.put("scrim", hub, key, key, false, area);
-    this.put("drawer", hub, key, key, false, { ...area, width, x: this.sideX(area, width, "start") }, { bar });
+    this.put(
+      "drawer",
+      hub,
+      key,
+      key,
+      false,
+      { ...area, width, x: this.sideX(area, width, this.lens.look(hub).faceEdge) },
+      { bar },
+    );
   }
 
   whole(): Box {

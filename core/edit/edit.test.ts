@@ -115,10 +115,10 @@ describe("edits", () => {
     );
   });
   test("set changes one key, and without a value brings the default back", () => {
-    const next = after(frame, { kind: "set", node: "c", key: "bars", value: "hide" });
-    expect(next.nodes.c).toMatchObject({ bars: "hide" });
-    expect(after(next, { kind: "set", node: "c", key: "bars" })).toEqual(frame);
-    expect(after(next, { kind: "set", node: "c", key: "bars", value: "keep" })).toEqual(frame);
+    const next = after(frame, { kind: "set", node: "c", key: "over", value: "region" });
+    expect(next.nodes.c).toMatchObject({ over: "region" });
+    expect(after(next, { kind: "set", node: "c", key: "over" })).toEqual(frame);
+    expect(after(next, { kind: "set", node: "c", key: "over", value: "all" })).toEqual(frame);
     expect(refused(frame, { kind: "set", node: "app", key: "children", value: [] })).toHaveLength(1);
   });
   test("a set that makes two addresses clash is refused", () => {

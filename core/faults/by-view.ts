@@ -1,11 +1,13 @@
 import { bandsOf, targetsOf } from "../frame/defaults.js";
 import { nodeIn } from "../frame/nodes.js";
 import { conditionsOf } from "../frame/only.js";
-import type { Only, Views } from "../frame/parts.js";
+import type { Only, Variation, Views } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
 import { bandPlace } from "../frame/views.js";
+import { lostFault } from "./fields.js";
+import { motionsFaults } from "./references.js";
 import { factIs } from "./facts.js";
-import { type At, named, type NodeRule, type Report } from "./report.js";
+import { type At, type FrameRule, named, type NodeRule, type Report } from "./report.js";
 
 /** A range of views names targets and bands of the frame, and there are views in it. */
 const rangeFaults = (frame: Frame, report: Report, at: At, { on, from, to }: Views): void => {
@@ -29,9 +31,23 @@ const rangeFaults = (frame: Frame, report: Report, at: At, { on, from, to }: Vie
 };
 
 /** What differs by view says where, and does so of views there are. */
-export const varyFaults: NodeRule = (frame, report, id, { vary = [] }) =>
+export const varyFaults: NodeRule = (frame, report, id, { vary }) => listFaults(frame, report, ["nodes", id], vary);
+
+/** The same of the frame itself, of which the motions and the screen that it names are there too. */
+export const frameVaryFaults: FrameRule = (frame, report) => {
+  listFaults(frame, report, [], frame.vary);
+  frame.vary?.forEach(({ set }, i) => {
+    const at = ["vary", i, "set"];
+    motionsFaults(frame, report, [...at, "motion"], set.motion as object | undefined);
+    const { calm, lost } = set;
+    if (typeof calm === "string") named(report, [...at, "calm"], calm, Object.keys(frame.motions ?? {}), "motion");
+    if (typeof lost === "string") lostFault(frame, report, [...at, "lost"], lost);
+  });
+};
+
+const listFaults = (frame: Frame, report: Report, above: At, vary: readonly Variation[] = []): void =>
   vary.forEach((entry, i) => {
-    const at = ["nodes", id, "vary", i];
+    const at = [...above, "vary", i];
     rangeFaults(frame, report, at, entry);
     if (entry.on === undefined && entry.from === undefined && entry.to === undefined && !entry.short)
       report(
@@ -39,7 +55,7 @@ export const varyFaults: NodeRule = (frame, report, id, { vary = [] }) =>
         at,
         "an entry for every view",
         "one of on, from, to and short",
-        "Say where it holds, or say it on the node itself.",
+        "Say where it holds, or say it without vary.",
       );
   });
 

@@ -2,9 +2,9 @@ import type { Fault } from "../frame/fault.js";
 import { nodeIn } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
-import { extraFaults, fieldFaults, screenActionFaults } from "./actions.js";
+import { extraFaults, fieldFaults, leaveFaults, screenActionFaults } from "./actions.js";
 import { clashFaults, linkInFaults, patternFaults } from "./addresses.js";
-import { tabConditionFaults, varyFaults } from "./by-view.js";
+import { frameVaryFaults, tabConditionFaults, varyFaults } from "./by-view.js";
 import { childFaults } from "./children.js";
 import { needFaults } from "./facts.js";
 import {
@@ -29,6 +29,7 @@ const fieldRules: readonly FrameRule[] = [
   launchFaults,
   frameMotionFaults,
   lostFaults,
+  frameVaryFaults,
 ];
 
 /** What is asked of each node, in the order it is told. */
@@ -42,6 +43,7 @@ const nodeRules: readonly NodeRule[] = [
   patternFaults,
   screenActionFaults,
   fieldFaults,
+  leaveFaults,
   linkInFaults,
   childFaults,
   extraFaults,

@@ -3,7 +3,10 @@ import { shown } from "../frame/fault.js";
 import { nodeIn } from "../frame/nodes.js";
 import { readPattern } from "../frame/pattern.js";
 import { factIs } from "./facts.js";
-import { dangling, type FrameRule, named, repeats } from "./report.js";
+import type { Id } from "../frame/parts.js";
+import type { Frame } from "../frame/types.js";
+import { motionsFaults } from "./references.js";
+import { type At, type Report, dangling, type FrameRule, named, repeats } from "./report.js";
 
 /** The root is a stack. */
 export const rootFaults: FrameRule = (frame, report) => {
@@ -58,15 +61,17 @@ export const launchFaults: FrameRule = (frame, report) =>
 /** The motions that the frame names are there. */
 export const frameMotionFaults: FrameRule = (frame, report) => {
   const motions = Object.keys(frame.motions ?? {});
-  for (const [kind, id] of Object.entries(frame.motion ?? {})) named(report, ["motion", kind], id, motions, "motion");
+  motionsFaults(frame, report, ["motion"], frame.motion);
   if (frame.calm !== undefined) named(report, ["calm"], frame.calm, motions, "motion");
 };
 
 /** What is shown for links that lead nowhere is a screen that needs nothing from the link. */
 export const lostFaults: FrameRule = (frame, report) => {
-  const lost = frame.address?.lost;
-  if (lost === undefined) return;
-  const at = ["address", "lost"];
+  if (frame.address?.lost !== undefined) lostFault(frame, report, ["address", "lost"], frame.address.lost);
+};
+
+/** The same of one screen, named at a place of the file. */
+export const lostFault = (frame: Frame, report: Report, at: At, lost: Id): void => {
   const node = nodeIn(frame, lost);
   if (!node) return dangling(report, at, lost, "a screen");
   if (node.kind !== "screen")

@@ -1,16 +1,21 @@
 import { nodeIn } from "../frame/nodes.js";
 import { referencesOf } from "../frame/references.js";
-import { dangling, named, type At, type NodeRule } from "./report.js";
+import type { Frame } from "../frame/types.js";
+import { dangling, named, type At, type Report, type NodeRule } from "./report.js";
 
 /** The motions that a node names are there. */
 export const motionFaults: NodeRule = (frame, report, id, { motion, vary = [] }) => {
+  motionsFaults(frame, report, ["nodes", id, "motion"], motion);
+  vary.forEach(({ set }, i) =>
+    motionsFaults(frame, report, ["nodes", id, "vary", i, "set", "motion"], set.motion as object | undefined),
+  );
+};
+
+/** The motions in a table by kind of move are there. */
+export const motionsFaults = (frame: Frame, report: Report, at: At, motions: object = {}): void => {
   const known = Object.keys(frame.motions ?? {});
-  const look = (at: At, motions: object = {}): void => {
-    for (const [kind, name] of Object.entries(motions))
-      if (name !== null) named(report, [...at, kind], String(name), known, "motion");
-  };
-  look(["nodes", id, "motion"], motion);
-  vary.forEach(({ set }, i) => look(["nodes", id, "vary", i, "set", "motion"], set.motion as object | undefined));
+  for (const [kind, name] of Object.entries(motions))
+    if (name !== null) named(report, [...at, kind], String(name), known, "motion");
 };
 
 /** The nodes that a node leads to, or is stood in for by, are there. */

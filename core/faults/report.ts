@@ -22,6 +22,7 @@ export type FaultCode =
   | "pattern"
   | "link-in"
   | "empty-container"
+  | "no-action"
   | "no-child"
   | "root-inside"
   | "several-places"

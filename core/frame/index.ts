@@ -73,6 +73,8 @@ export {
   type NodeKey,
   propertyOf,
   type ValueOf,
+  type Within,
+  type WithinKey,
 } from "./properties.js";
 export { cornerOf, defaultCorner, defaultSizes, markOf } from "./sizes.js";
 export { firstOf, lastOf, sure } from "./sure.js";

@@ -1,9 +1,20 @@
+import { type AppLook, appLookOf } from "./app-look.js";
 import { bandsOf } from "./defaults.js";
+import { indexOf } from "./frame-index.js";
 import { partsOf } from "./forms.js";
 import { fallbacks, ownAmong } from "./held.js";
 import { fromKeys } from "./keys.js";
 import type { Id, Opens, Variation } from "./parts.js";
-import { nodeKinds, properties, propertyOf, type Seen, type VaryingKey, varyingKeys } from "./properties.js";
+import {
+  nodeKinds,
+  properties,
+  propertyOf,
+  type Seen,
+  type VaryingKey,
+  varyingKeys,
+  type Within,
+  type WithinKey,
+} from "./properties.js";
 import type { FixedFrame, Frame, Node } from "./types.js";
 import type { View } from "./view.js";
 import { classOf, isIn, type ViewClass } from "./views.js";
@@ -77,14 +88,28 @@ export const opensOf = (frame: FixedFrame, id: Id, at: ViewClass): Opens => {
 
 /** The look of each node in one class of views, worked out when it is first asked for. */
 type Looks = (id: Id) => Look;
-
-const looksIn = (frame: FixedFrame, at: ViewClass): Looks => {
-  const known = new Map<Id, Look>();
+/** What something is by name, worked out when it is first asked for. */
+const knownBy = <T>(make: (id: Id) => T): ((id: Id) => T) => {
+  const known = new Map<Id, T>();
   return (id) => {
-    let look = known.get(id);
-    if (!look) known.set(id, (look = lookOf(frame, id, at)));
-    return look;
+    let value = known.get(id);
+    if (value === undefined) known.set(id, (value = make(id)));
+    return value;
   };
+};
+
+const nothingWithin: Within = {};
+
+/** What a container and those around it say of the screens within, of each thing the nearest. */
+const withinIn = (frame: FixedFrame, look: Looks): ((container: Id) => Within) => {
+  const { places } = indexOf(frame);
+  const within: (container: Id) => Within = knownBy((container) => {
+    const around = places.get(container)?.[0];
+    const outer = around === undefined ? nothingWithin : within(around);
+    const own = look(container).within;
+    return own === unsaid.within ? outer : { ...outer, ...own };
+  });
+  return within;
 };
 
 /** What a state is looked at through: which of its entries show, and how, depends on the frame and the view. */
@@ -93,25 +118,47 @@ export interface Lens {
   readonly view: View;
   /** The look of a node in the view. */
   readonly look: Looks;
+  /** What the frame says of the app as a whole in the view. */
+  readonly app: AppLook;
+  /** What a container, and those it stands in, say of the screens within it that do not say so themselves. */
+  readonly within: (container: Id) => Within;
 }
 
+/** What is known of a frame in one class of views. */
+type Known = Pick<Lens, "look" | "within" | "app">;
+
+const knownIn = (frame: FixedFrame, at: ViewClass): Known => {
+  const look = knownBy((id) => lookOf(frame, id, at));
+  let within: Known["within"] | null = null;
+  return { look, app: appLookOf(frame, at), within: (container) => (within ??= withinIn(frame, look))(container) };
+};
+
 interface KnownLooks {
-  byClass: Map<string, Looks>;
+  byClass: Map<string, Known>;
   /** The lens that was asked for last. */
   last: Lens | null;
 }
-const known = new WeakMap<FixedFrame, KnownLooks>();
+const knownOf = new WeakMap<FixedFrame, KnownLooks>();
 
 /** The lens of a frame and a view; looks are kept for each frame and class of views. */
 export const lensOf = (frame: FixedFrame, view: View): Lens => {
-  let looks = known.get(frame);
-  if (!looks) known.set(frame, (looks = { byClass: new Map(), last: null }));
+  let looks = knownOf.get(frame);
+  if (!looks) knownOf.set(frame, (looks = { byClass: new Map(), last: null }));
   if (looks.last?.view === view) return looks.last;
   const at = classOf(frame, view);
   const key = `${at.target} ${at.band} ${at.short}`;
-  let look = looks.byClass.get(key);
-  if (!look) looks.byClass.set(key, (look = looksIn(frame, at)));
-  return (looks.last = { frame, view, look });
+  let known = looks.byClass.get(key);
+  if (!known) looks.byClass.set(key, (known = knownIn(frame, at)));
+  return (looks.last = { frame, view, ...known });
+};
+
+type HeldWithin = NonNullable<Within[WithinKey]>;
+
+/** What holds of a node that stands in a container: what it says itself, else, of a screen, what it is within; null where nobody says. */
+export const heldIn = ({ frame, look, within }: Lens, id: Id, container: Id, key: WithinKey): HeldWithin | null => {
+  const own = look(id)[key];
+  if (own !== null || frame.nodes[id]?.kind !== "screen") return own;
+  return within(container)[key] ?? null;
 };
 
 /** An overlay that leaves what is beneath in sight, with a scrim between: it can be dismissed, and no pair is split in it. */

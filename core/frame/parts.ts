@@ -93,7 +93,10 @@ export interface DoOpen {
   params?: Template;
   with?: Template;
   how?: How;
+  /** How it opens by this way in, whatever it says itself. */
   as?: Opens;
+  /** The motion of this way in, there and back. */
+  motion?: Id;
 }
 /** Goes back as the target does. */
 export interface DoBack {
@@ -119,6 +122,15 @@ export interface DoSet {
 export interface DoMenu {
   kind: "menu";
 }
+/** When a screen asks before it is left: with a draft that would be gone, or always. */
+export interface Leave {
+  when: "draft" | "always";
+  /** What it asks. */
+  ask: string;
+  /** Actions that leave without being asked: its own, or those of another screen. */
+  free?: (Id | { in: Id; action: Id })[];
+}
+
 /** What an action, or a screen after a while, does. */
 export type Do = DoOpen | DoBack | DoClose | DoRoot | DoSet | DoMenu;
 
@@ -126,8 +138,8 @@ export type Do = DoOpen | DoBack | DoClose | DoRoot | DoSet | DoMenu;
 export interface Action {
   id: Id;
   label: string;
-  /** Where it stands: in the body, at the header's start or end, or in the footer. */
-  place: "body" | "start" | "end" | "footer";
+  /** Where it stands: in the body, as a row above the body's own, at the header's start or end, or in the footer. */
+  place: "body" | "row" | "start" | "end" | "footer";
   icon?: string;
   only?: Only;
   do: Do;

@@ -23,6 +23,7 @@ import type {
   HubBack,
   Id,
   Keep,
+  Leave,
   MotionKind,
   Need,
   Opens,
@@ -126,6 +127,22 @@ export const opensChoices: Choices<Opens> = {
   dialog: { label: "dialog", short: "Dialog", hint: "in the middle", named: "a dialog" },
   side: { label: "side panel", short: "Side", hint: "from an edge, as high as the device", named: "a side panel" },
 };
+const edgeChoices: Choices<"start" | "end"> = {
+  start: { label: "start", short: "the start" },
+  end: { label: "end", short: "the end" },
+};
+const stayChoices: Choices<"keep" | "hide"> = { keep: { label: "stay" }, hide: { label: "hidden" } };
+const drawnChoices: Choices<"on" | "off"> = { on: { label: "on" }, off: { label: "off" } };
+
+/** What a screen may be told by what it stands in, where it does not say itself. */
+export interface Within {
+  header?: "on" | "off";
+  bars?: "keep" | "hide";
+  system?: "keep" | "hide";
+}
+/** One of these. */
+export type WithinKey = keyof Within;
+
 /** How a hub shows its tabs, in the words it has everywhere. */
 export const faceChoices: Choices<Face> = {
   bar: { label: "bar", named: "bar" },
@@ -160,6 +177,15 @@ export const properties = {
   }),
   empty: fixed(["pair"], text(), "", { setting: { label: "While no row is open", place: 17 } }),
   face: varying(["hub"], choice(faceChoices), "bar", { setting: { label: "Face", place: 14 } }),
+  faceEdge: varying(["hub"], choice(edgeChoices), "start", {
+    setting: { label: "Face at", place: 14.5 },
+    field: {
+      group: "draws",
+      place: 4,
+      name: "The edge of a rail, panel or drawer",
+      done: (value) => `at the ${value}`,
+    },
+  }),
   keep: fixed(
     ["hub"],
     choice<Keep>({
@@ -237,24 +263,24 @@ export const properties = {
       setting: { label: "Covers", place: 2 },
     },
   ),
-  edge: varying(
-    all,
-    choice<"start" | "end">({ start: { label: "start", short: "the start" }, end: { label: "end", short: "the end" } }),
-    "start",
-    { setting: { label: "From the edge", place: 3 } },
+  edge: varying(all, choice(edgeChoices), "start", { setting: { label: "From the edge", place: 3 } }),
+  bars: varying(all, choice(stayChoices), null, { setting: { label: "Bars", place: 5, unset: "as usual" } }),
+  header: varying(all, choice(drawnChoices), null, { setting: { label: "Header", place: 6, unset: "as usual" } }),
+  system: varying(all, choice(stayChoices), null, {
+    setting: { label: "Strips of the device", place: 6.5, unset: "as usual" },
+  }),
+  within: varying(
+    ["stack", "hub", "pair"],
+    map<Within>({ header: choice(drawnChoices), bars: choice(stayChoices), system: choice(stayChoices) }),
+    {},
   ),
-  bars: varying(all, choice<"keep" | "hide">({ keep: { label: "stay" }, hide: { label: "hidden" } }), "keep", {
-    setting: { label: "Bars", place: 5 },
-  }),
-  header: varying(all, choice<"on" | "off">({ on: { label: "on" }, off: { label: "off" } }), null, {
-    setting: { label: "Header", place: 6, unset: "as usual" },
-  }),
   motion: varying(all, map<Partial<Record<MotionKind, Id>>>(fromKeys(keysOf(motionChoices), () => nodeId())), {}),
   vary: list(all, shaped<Variation[]>(), []),
   body: fixed(["screen"], shaped<Body>(), { kind: "blank" }),
   actions: fixed(["screen"], shaped<Action[]>(), []),
   extras: fixed(["hub"], shaped<Action[]>(), []),
   after: fixed(["screen"], shaped<{ ms: number; do: Do }>(), null),
+  leave: fixed(["screen"], shaped<Leave>(), null),
 };
 
 type Table = typeof properties;

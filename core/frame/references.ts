@@ -1,4 +1,4 @@
-import type { Action, Do, Id, Need } from "./parts.js";
+import type { Action, Do, Id, Leave, Need, Variation } from "./parts.js";
 import type { Node } from "./types.js";
 
 /** What a reference points at decides what is done with it when that is gone. */
@@ -28,6 +28,9 @@ export const referencesOf = (node: Node): Reference[] => {
     if (node.body && "opens" in node.body && node.body.opens)
       found.push({ to: node.body.opens, at: ["body", "opens"], role: "way" });
     if (node.linkIn) found.push({ to: node.linkIn, at: ["linkIn"], role: "rule" });
+    node.leave?.free?.forEach((each, i) => {
+      if (typeof each !== "string") found.push({ to: each.in, at: ["leave", "free", i, "in"], role: "rule" });
+    });
   }
   if (node.kind === "hub") node.extras?.forEach((action, i) => fromDo(action.do, ["extras", i, "do"], found));
   return found;
@@ -82,6 +85,13 @@ const mapNeeds = (needs: Need[] | undefined, map: (id: Id) => Id | null) =>
     return otherwise ? { ...rest, otherwise } : rest;
   });
 
+const mapFree = (free: Leave["free"], map: (id: Id) => Id | null) =>
+  mapList(free, (each) => {
+    const to = typeof each === "string" ? each : map(each.in);
+    if (typeof each === "string" || to === each.in) return each;
+    return to === null ? null : { ...each, in: to };
+  });
+
 const put = <T extends object, K extends keyof T>(value: T, key: K, next: T[K] | undefined): T => {
   if (value[key] === next) return value;
   const copy = { ...value };
@@ -89,6 +99,16 @@ const put = <T extends object, K extends keyof T>(value: T, key: K, next: T[K] |
   else copy[key] = next;
   return copy;
 };
+
+/** The screens that a frame names by view for links that lead nowhere, mapped; null takes one away. */
+export const withLost = (vary: Variation[] | undefined, map: (id: Id) => Id | null): Variation[] | undefined =>
+  mapList(vary, (entry) => {
+    const { lost, ...rest } = entry.set;
+    const to = typeof lost === "string" ? map(lost) : undefined;
+    if (to === undefined || to === lost) return entry;
+    const set = to === null ? rest : { ...rest, lost: to };
+    return Object.keys(set).length ? { ...entry, set } : null;
+  });
 
 /** The node with every name in it (those of `referencesOf`) mapped; null takes the reference, or the action that is nothing without it, away. */
 export const mapReferences = (node: Node, map: (id: Id) => Id | null): Node => {
@@ -104,6 +124,7 @@ export const mapReferences = (node: Node, map: (id: Id) => Id | null): Node => {
       if (opens !== next.body.opens) next = put(next, "body", put(next.body, "opens", opens ?? undefined));
     }
     if (next.linkIn) next = put(next, "linkIn", map(next.linkIn) ?? undefined);
+    if (next.leave) next = put(next, "leave", put(next.leave, "free", mapFree(next.leave.free, map)));
   }
   if (next.kind === "hub") next = put(next, "extras", mapActions(next.extras, map));
   return next;

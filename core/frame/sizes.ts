@@ -1,5 +1,4 @@
-import type { FixedFrame } from "./types.js";
-import type { Mark, SizeName } from "./parts.js";
+import type { Mark, SizeName, Theme } from "./parts.js";
 
 /** What bars, strips and overlays measure where a frame says nothing, CSS px. */
 export const defaultSizes: Readonly<Record<SizeName, number>> = {
@@ -17,8 +16,8 @@ export const defaultSizes: Readonly<Record<SizeName, number>> = {
 export const defaultCorner = 8;
 
 /** What something measures in an app, CSS px. */
-export const sizeOf = (frame: FixedFrame, name: SizeName): number => frame.theme?.sizes?.[name] ?? defaultSizes[name];
+export const sizeOf = (theme: Theme, name: SizeName): number => theme.sizes?.[name] ?? defaultSizes[name];
 /** The corner radius of actions and rows, px. */
-export const cornerOf = (frame: FixedFrame): number => frame.theme?.corner ?? defaultCorner;
+export const cornerOf = (theme: Theme): number => theme.corner ?? defaultCorner;
 /** How the chosen tab is marked. */
-export const markOf = (frame: FixedFrame): Mark => frame.theme?.mark ?? "tooth";
+export const markOf = (theme: Theme): Mark => theme.mark ?? "tooth";

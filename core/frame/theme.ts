@@ -1,5 +1,4 @@
-import { type ColourName, type Colours, type Hex, type Mark } from "./parts.js";
-import { type Frame } from "./types.js";
+import type { ColourName, Colours, Hex, Mark, Theme } from "./parts.js";
 
 /** A colour for each that devices are drawn in. */
 export type Palette = Record<ColourName, Hex>;
@@ -30,9 +29,9 @@ export const defaultColours: Readonly<Record<"light" | "dark", Palette>> = {
   },
 };
 
-/** The colours of an app's devices: the frame's own, and where it says nothing plain ones. */
-export const coloursOf = (frame: Frame, isDark: boolean): Palette => {
-  const own: Colours = (isDark ? frame.theme?.dark : frame.theme?.light) ?? {};
+/** The colours of an app's devices: the theme's own, and where it says nothing plain ones. */
+export const coloursOf = (theme: Theme, isDark: boolean): Palette => {
+  const own: Colours = (isDark ? theme.dark : theme.light) ?? {};
   return { ...defaultColours[isDark ? "dark" : "light"], ...own };
 };
 

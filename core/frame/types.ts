@@ -1,4 +1,17 @@
-import type { Address, Band, Fact, Id, Journey, LinkCase, Motion, MotionKind, Tab, Target, Theme } from "./parts.js";
+import type {
+  Address,
+  Band,
+  Fact,
+  Id,
+  Journey,
+  LinkCase,
+  Motion,
+  MotionKind,
+  Tab,
+  Target,
+  Theme,
+  Variation,
+} from "./parts.js";
 import type { FixedProperties, OwnProperties } from "./properties.js";
 
 /** What the person reads and touches. */
@@ -70,12 +83,15 @@ export interface Frame {
   motion?: Partial<Record<MotionKind, Id>>;
   calm?: Id;
   theme?: Theme;
+  /** What of `motion`, `calm`, `theme` and `address.lost` is other in some views. */
+  vary?: Variation[];
   journeys?: Journey[];
   linkCases?: LinkCase[];
 }
 
 /** A frame as the engine sees it: every frame is one. */
-export interface FixedFrame extends Omit<Frame, "nodes"> {
+export interface FixedFrame extends Omit<Frame, "nodes" | "theme" | "motion" | "calm" | "vary" | "address"> {
+  address?: Omit<Address, "lost">;
   nodes: Readonly<Record<Id, FixedNode>>;
 }
 

@@ -26,7 +26,6 @@ describe("writing a frame", () => {
     };
     loud.nodes.c = screen({
       opens: "push",
-      bars: "keep",
       over: "all",
       edge: "start",
       rest: [0.6],
@@ -41,6 +40,10 @@ describe("writing a frame", () => {
   test("what is not the default stays: another base, and none at all", () => {
     const frame = tabbed({}, { app: stack(["home", "cover"], { base: null }) });
     expect(plainFrame(frame).nodes.app).toEqual({ kind: "stack", children: ["home", "cover"], base: null });
+  });
+  test("what a container may say otherwise stays too", () => {
+    const frame = tabbed({}, { c: screen({ bars: "keep" }) });
+    expect(plainFrame(frame).nodes.c).toEqual({ kind: "screen", bars: "keep" });
   });
   test("nodes are written down the tree and keys in one order, whatever order they were in", () => {
     const frame = tabbed({}, { alone: screen() });

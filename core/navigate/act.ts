@@ -65,6 +65,7 @@ export const act = (run: Run, state: State, from: readonly Entry[] | null, actio
         params: filled(run, action.params, lastOf(path)),
         with: filled(run, action.with, lastOf(path)),
         as: action.as ?? null,
+        motion: action.motion ?? null,
         how: action.how ?? "add",
         from,
       });

@@ -36,23 +36,23 @@ export const holdsNode = (from: Entry, id: Id): boolean =>
 /** The stack with these entries; the same one when they are the same. */
 export const withEntries = (stack: StackEntry, entries: readonly Entry[]): StackEntry => {
   if (entries === stack.entries) return stack;
-  const { key, node, params, carried, opens, ui, since } = stack;
-  return { kind: "stack", key, node, params, carried, opens, ui, since, entries };
+  const { key, node, params, carried, opens, motion, ui, since } = stack;
+  return { kind: "stack", key, node, params, carried, opens, motion, ui, since, entries };
 };
 
 /** The hub with some of what it holds changed. */
 export const withHub = (hub: HubEntry, change: Partial<Pick<HubEntry, "active" | "visits" | "tabs">>): HubEntry => {
-  const { key, node, params, carried, opens, ui, since } = hub;
+  const { key, node, params, carried, opens, motion, ui, since } = hub;
   const { active = hub.active, visits = hub.visits, tabs = hub.tabs } = change;
-  return { kind: "hub", key, node, params, carried, opens, ui, since, active, visits, tabs };
+  return { kind: "hub", key, node, params, carried, opens, motion, ui, since, active, visits, tabs };
 };
 
 /** The pair with some of what it holds changed; the same one when nothing is. */
 export const withPair = (pair: PairEntry, change: Partial<Pick<PairEntry, "list" | "detail" | "side">>): PairEntry => {
   const { list = pair.list, detail = pair.detail, side = pair.side } = change;
   if (list === pair.list && detail === pair.detail && side === pair.side) return pair;
-  const { key, node, params, carried, opens, ui, since } = pair;
-  return { kind: "pair", key, node, params, carried, opens, ui, since, list, detail, side };
+  const { key, node, params, carried, opens, motion, ui, since } = pair;
+  return { kind: "pair", key, node, params, carried, opens, motion, ui, since, list, detail, side };
 };
 
 /** The pair without its detail. */

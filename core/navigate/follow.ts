@@ -11,7 +11,7 @@ import type { State } from "./state.js";
 
 /** Where a link leads, as something to open; null, with a note why, if it leads nowhere. */
 const askedBy = (run: Run, state: State, url: string): Ask | null => {
-  const target = targetOfLink(run.frame, url);
+  const target = targetOfLink(run.frame, url, run.view);
   switch (target.kind) {
     case "ignored":
       ignore(run, state, null, { why: "link", reason: target.reason });

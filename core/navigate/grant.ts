@@ -17,6 +17,7 @@ export interface Ask {
   params: Params;
   with: Params;
   as: Opens | null;
+  motion: Id | null;
   how: How;
   /** The entries from the root to the screen that asked; null when none did: then the focus path stands for it. */
   from: readonly Entry[] | null;
@@ -35,6 +36,7 @@ export const askOf = (to: Id, params: Params = noParams): Ask => ({
   params,
   with: noParams,
   as: null,
+  motion: null,
   how: "add",
   from: null,
 });
@@ -106,10 +108,10 @@ export const grant = (run: Run, state: State, given: Ask): Granted | null => {
     const waits = need.resume === true && !pending;
     note(run, "redirected", need.otherwise, { to: { id: need.otherwise }, why: "needs", lacking, waits });
     if (waits) {
-      const { to, params, as, how } = ask;
-      pending = { to, params, with: ask.with, as, how, cold: ask.link?.lays ?? false, standIn: need.otherwise };
+      const { to, params, as, motion, how } = ask;
+      pending = { to, params, with: ask.with, as, motion, how, cold: ask.link?.lays ?? false, standIn: need.otherwise };
     }
-    ask = { ...ask, to: need.otherwise, params: noParams, with: noParams, as: null };
+    ask = { ...ask, to: need.otherwise, params: noParams, with: noParams, as: null, motion: null };
   }
   note(run, "needs-loop", given.to, { opening: given.to });
   return null;

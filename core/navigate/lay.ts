@@ -130,7 +130,7 @@ const laid = (run: Run, laying: Laying, i: number, there: Entry | null): Entry =
 
 /** Lays the way of a link. */
 export const layGranted = (run: Run, state: State, { ask, way }: Granted): State => {
-  const entering = { params: ask.params, carried: ask.with, opens: ask.as };
+  const entering = { params: ask.params, carried: ask.with, opens: ask.as, motion: ask.motion };
   const root = laid(run, { facts: state.facts, way, entering }, 0, ask.link?.cold ? null : state.root);
   if (root.kind !== "stack") throw new Error("the root is no stack");
   return { ...state, root, drawer: null, outside: false };

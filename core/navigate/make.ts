@@ -20,17 +20,19 @@ export interface Entering {
   params: Params;
   carried: Params;
   opens: Opens | null;
+  motion: Id | null;
 }
 
 /** Nothing handed over, and as its node appears by itself. */
-export const plainly: Entering = { params: noParams, carried: noParams, opens: null };
+export const plainly: Entering = { params: noParams, carried: noParams, opens: null, motion: null };
 
-const made = (run: Run, node: Id, { params, carried, opens }: Entering, since: number | null) => ({
+const made = (run: Run, node: Id, { params, carried, opens, motion }: Entering, since: number | null) => ({
   key: run.nextKey++,
   node,
   params,
   carried,
   opens,
+  motion,
   ui: emptyUi,
   since,
 });
@@ -81,8 +83,8 @@ export const fresh = (run: Run, id: Id, entering: Entering = plainly): Entry => 
     return newScreen(run, id, { ...entering, params });
   }
   const start = firstId(node);
-  const first = fresh(run, start, { ...entering, opens: null });
-  const own: Entering = { params: noParams, carried: entering.carried, opens: entering.opens };
+  const first = fresh(run, start, { ...entering, opens: null, motion: null });
+  const own: Entering = { ...entering, params: noParams };
   if (node.kind === "pair") return newPair(run, id, first, null, own);
   return node.kind === "hub" ? newHub(run, id, start, first, own) : newStack(run, id, [first], own);
 };

@@ -26,7 +26,12 @@ const closeOverlays = (run: Run, stack: StackEntry, by: ClosedBy): StackEntry =>
 };
 
 const asked = ({ to: id, params }: Ask): Named => ({ id, params });
-const enteringBy = (ask: Ask): Entering => ({ params: ask.params, carried: ask.with, opens: ask.as });
+const enteringBy = (ask: Ask): Entering => ({
+  params: ask.params,
+  carried: ask.with,
+  opens: ask.as,
+  motion: ask.motion,
+});
 
 /** Pushes a screen onto a stack that holds something: what is there already is gone to. */
 const pushScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry => {

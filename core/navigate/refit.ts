@@ -114,19 +114,19 @@ const fittedPair = (run: Run, pair: PairEntry, node: FixedPair, names: Names): P
 
 /** A pair whose panes became tabs, with what was in them. */
 const asHub = (pair: PairEntry): HubEntry => {
-  const { key, node, params, carried, opens, ui, since, list, detail, side } = pair;
+  const { key, node, params, carried, opens, motion, ui, since, list, detail, side } = pair;
   const tabs = { [list.node]: list, ...(detail && { [detail.node]: detail }) };
   const active = side === "detail" && detail ? detail.node : list.node;
-  return { kind: "hub", key, node, params, carried, opens, ui, since, active, visits: [], tabs };
+  return { kind: "hub", key, node, params, carried, opens, motion, ui, since, active, visits: [], tabs };
 };
 
 /** A hub whose tabs became panes, with what was in them; null where nothing was in what is the list now. */
 const asPair = (hub: HubEntry, pair: FixedPair): PairEntry | null => {
-  const { key, node, params, carried, opens, ui, since, tabs, active } = hub;
+  const { key, node, params, carried, opens, motion, ui, since, tabs, active } = hub;
   const list = tabs[paneId(pair, "list")];
   const detail = tabs[paneId(pair, "detail")] ?? null;
   const side = detail && active === pair.detail ? "detail" : "list";
-  return list ? { kind: "pair", key, node, params, carried, opens, ui, since, list, detail, side } : null;
+  return list ? { kind: "pair", key, node, params, carried, opens, motion, ui, since, list, detail, side } : null;
 };
 
 /** What holds tabs or panes on a node that is a hub now. */
@@ -163,7 +163,7 @@ const reopened = (run: Run, state: State, id: Id, top: Entry): State => {
   const { outside } = state;
   const next = { ...open(run, state, { ...askOf(id, top.params), with: top.carried }), outside };
   return changedAt(next, focusPath(run, next.root), (entry) =>
-    entry.node === id ? { ...entry, ui: top.ui, opens: null } : entry,
+    entry.node === id ? { ...entry, ui: top.ui, opens: null, motion: null } : entry,
   );
 };
 

@@ -59,11 +59,12 @@ const goesAtOnce = (now: State, { container, keys }: StandIn): boolean => {
  * `before` is the state before anything was taken out of it, `now` the one after.
  */
 export const resumed = (run: Run, before: State, now: State, pending: Pending): State | null => {
-  const { to, params, as, how, cold } = pending;
+  const { to, params, as, motion, how, cold } = pending;
   const ask = {
     ...askOf(to, params),
     with: pending.with,
     as,
+    motion,
     // what was to be replaced is gone: its stand-in took its place, and leaves now
     how: how === "replace" ? ("add" as const) : how,
     ...(cold && { link: { lays: true, cold: false } }),

@@ -26,9 +26,7 @@ export interface Run extends Lens {
 
 /** A run of an event that comes to a state. */
 export const newRun = (frame: FixedFrame, view: View, { clock, nextKey }: Pick<State, "clock" | "nextKey">): Run => ({
-  frame,
-  view,
-  look: lensOf(frame, view).look,
+  ...lensOf(frame, view),
   clock,
   nextKey,
   notes: [],

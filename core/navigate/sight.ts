@@ -1,4 +1,4 @@
-import { isLifted, type Lens } from "../frame/look.js";
+import { heldIn, isLifted, type Lens } from "../frame/look.js";
 import type { Face, Id, Opens, SeenFace } from "../frame/parts.js";
 import { type ShownTabs, tabsOf } from "../frame/tabs.js";
 import { activeTab } from "./entries.js";
@@ -112,12 +112,12 @@ export interface Sight {
 }
 
 /** Whether the topmost pushed entry in here asks for the bars around it to go. */
-const hidesBars = (lens: Lens, entry: Entry, narrow: boolean): boolean => {
-  if (lens.look(entry.node).bars === "hide") return true;
+const hidesBars = (lens: Lens, container: Entry, entry: Entry, narrow: boolean): boolean => {
+  if (heldIn(lens, entry.node, container.node, "bars") === "hide") return true;
   if (entry.kind === "screen" || (entry.kind === "pair" && isSplit(lens, entry, narrow))) return false;
   const shown =
     entry.kind === "stack" ? entry.entries[firstOverlay(lens, entry) - 1] : shownInside(lens, entry, narrow);
-  return shown !== undefined && hidesBars(lens, shown, narrow);
+  return shown !== undefined && hidesBars(lens, entry, shown, narrow);
 };
 
 /**
@@ -195,7 +195,7 @@ class SceneBuilder {
     const { lens } = this;
     const child = activeTab(entry);
     const { face } = lens.look(entry.node);
-    const isHidden = (face === "bar" || face === "top") && hidesBars(lens, child, narrow);
+    const isHidden = (face === "bar" || face === "top") && hidesBars(lens, entry, child, narrow);
     const level = this.over.length;
     const bar = face === "none" || isHidden ? null : this.bar(entry, face, inert);
     return { kind: "hub", entry, bar, face, inert, level, child: this.scene(child, narrow, inert) };

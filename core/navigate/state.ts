@@ -23,6 +23,8 @@ interface EntryCommon {
   carried: Params;
   /** How it was asked to appear, or null: then as its node says in the view at hand. */
   opens: Opens | null;
+  /** The motion of its way in, there and back, or null: then as its node, its container and the frame have it. */
+  motion: Id | null;
   ui: Ui;
   /** The clock (ms) when it last became the top screen; null once its `after` has fired. */
   since: number | null;
@@ -69,6 +71,7 @@ export interface Pending {
   params: Params;
   with: Params;
   as: Opens | null;
+  motion: Id | null;
   how: How;
   /** A link asked for it, and lays its way as a cold one does. */
   cold: boolean;

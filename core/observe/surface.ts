@@ -1,10 +1,10 @@
-import { isLifted, type Lens, lensOf } from "../frame/look.js";
+import { heldIn, isLifted, type Lens, lensOf } from "../frame/look.js";
 import { fill } from "../frame/names.js";
 import type { Id, Opens } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import { nodeAt } from "../frame/nodes.js";
-import type { View } from "../frame/view.js";
-import { topOf } from "../navigate/focus.js";
+import { type Insets, noInsets, type View } from "../frame/view.js";
+import { isNarrowIn, opensAt, shownInside, topOf } from "../navigate/focus.js";
 import {
   type HubScene,
   type OverlayScene,
@@ -14,7 +14,7 @@ import {
   sightOf,
   type StackScene,
 } from "../navigate/sight.js";
-import type { Entry, State } from "../navigate/state.js";
+import type { Entry, StackEntry, State } from "../navigate/state.js";
 
 /** A header strip. */
 export interface SeenHeader {
@@ -44,11 +44,14 @@ export interface Surface extends Sight {
   /** The strips over the top screen, outermost first. */
   headers: SeenHeader[];
   strips: Strips;
+  /** What the device's own strips cover of the view: nothing while the top screen hides them. */
+  insets: Insets;
 }
 
-const hasHeader = ({ frame, look }: Lens, { node }: Entry, opens: Opens): boolean => {
-  const { header } = look(node);
-  return header ? header === "on" : nodeAt(frame, node).kind === "screen" && !isLifted(opens);
+const hasHeader = (lens: Lens, container: Entry, { node }: Entry, opens: Opens): boolean => {
+  // what a container says is of pushed screens, tabs and panes alone
+  const header = opens === "push" ? heldIn(lens, node, container.node, "header") : lens.look(node).header;
+  return header ? header === "on" : nodeAt(lens.frame, node).kind === "screen" && !isLifted(opens);
 };
 
 const titleOf = (lens: Lens, child: Entry, isTab = false): string => {
@@ -105,7 +108,7 @@ class StripDrawer implements Strips {
     const { entry, base, over } = scene;
     if (base) {
       const isLowest = entry.entries[0] === base.entry;
-      if (hasHeader(this.lens, base.entry, "push"))
+      if (hasHeader(this.lens, entry, base.entry, "push"))
         this.under(entry.node, base, beneath || !isLowest, closes && isLowest, menu);
       else this.scene(base, beneath || !isLowest, closes && isLowest, menu, strip);
     }
@@ -116,7 +119,7 @@ class StripDrawer implements Strips {
   overlay({ opens, over, stack, child }: OverlayScene): void {
     // under what lies over all, the strips of that alone are those of the top screen
     if (over === "all" && this.focus.includes(child.entry)) this.headers.length = 0;
-    if (hasHeader(this.lens, child.entry, opens)) this.under(stack.node, child, true, true, false);
+    if (hasHeader(this.lens, stack, child.entry, opens)) this.under(stack.node, child, true, true, false);
     else this.scene(child, true, true, false, null);
   }
 
@@ -132,7 +135,7 @@ class StripDrawer implements Strips {
       if (this.focus.includes(entry)) this.headers.push(nearest);
     }
     const stillCloses = closes && !hasOwn;
-    if (child.kind === "screen" && hasHeader(this.lens, child.entry, "push"))
+    if (child.kind === "screen" && hasHeader(this.lens, entry, child.entry, "push"))
       this.under(entry.node, child, false, stillCloses, isDrawer && !hasOwn);
     else this.scene(child, false, stillCloses, isDrawer && !hasOwn, nearest);
   }
@@ -142,12 +145,28 @@ class StripDrawer implements Strips {
     for (const { pane, child } of panes) {
       const isAlone = !split && pane === "detail";
       const hasMenu = menu && (!split || pane === "list");
-      if (child.kind === "screen" && hasHeader(this.lens, child.entry, "push"))
+      if (child.kind === "screen" && hasHeader(this.lens, entry, child.entry, "push"))
         this.under(entry.node, child, beneath || isAlone, closes && !isAlone, hasMenu);
       else this.scene(child, beneath || isAlone, closes && !isAlone, hasMenu, strip);
     }
   }
 }
+
+/** Whether the top screen, a sheet, dialog or side panel above it left aside, hides the device's own strips. */
+const hidesSystem = (lens: Lens, root: Entry): boolean => {
+  let [container, at, narrow] = [root, root, false];
+  while (at.kind !== "screen") {
+    const inner: Entry | undefined = at.kind === "stack" ? unliftedOf(lens, at) : shownInside(lens, at, narrow);
+    if (!inner) return false;
+    narrow = isNarrowIn(lens, at, inner, narrow);
+    [container, at] = [at, inner];
+  }
+  return heldIn(lens, at.node, container.node, "system") === "hide";
+};
+
+/** The topmost entry of a stack that is no sheet, dialog or side panel. */
+const unliftedOf = (lens: Lens, stack: StackEntry): Entry | undefined =>
+  stack.entries.findLast((_, i) => !isLifted(opensAt(lens, stack, i)));
 
 /** What can be seen of a state through a lens, with the strips over it. */
 export const surfaceIn = (lens: Lens, state: State): Surface => {
@@ -156,7 +175,8 @@ export const surfaceIn = (lens: Lens, state: State): Surface => {
   if (base) strips.scene(base, false, false, false, null);
   for (const each of over) strips.overlay(each);
   const { headers } = strips;
-  return { base, over, focus, top, overlay, bars, screens, drawer, highest, headers, strips };
+  const insets = top && hidesSystem(lens, state.root) ? noInsets : lens.view.insets;
+  return { insets, base, over, focus, top, overlay, bars, screens, drawer, highest, headers, strips };
 };
 
 /** What can be seen of a state in a view, with the strips over it. */

@@ -4,7 +4,7 @@ import { waysIn } from "../explore/ways.js";
 import { bandsOf, baseOf, startOf } from "../frame/defaults.js";
 import { isAttached, placesOf } from "../frame/frame-index.js";
 import { heldBy } from "../frame/held.js";
-import { type Look, lensOf } from "../frame/look.js";
+import { heldIn, type Look, lensOf } from "../frame/look.js";
 import { plainName } from "../frame/names.js";
 import { nodeAt, nodeIn } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
@@ -103,13 +103,14 @@ const rest: Says = ({ look, shown, id }) => {
 const edge: Says = ({ look, view }) =>
   `comes from the ${(look.edge === "start") === !view.rtl ? "left" : "right"} where it opens as a side panel`;
 
-const bars: Says = ({ frame, id, look, shown }) => {
+const bars: Says = ({ frame, view, id, look, shown }) => {
   if (!shown) return "";
   if (shown.seen.overlay?.node === id) return "an overlay hides no bar: it covers or dims it";
   const around = shown.seen.bars;
   if (around.length > 0 && around.every((bar) => bar.inert)) return "inside an overlay: the bar lies dimmed beneath";
   const seen = around.findLast((bar) => bar.face === "bar" || bar.face === "top");
-  if (look.bars === "hide") {
+  const [place] = placesOf(frame, id);
+  if ((place === undefined ? look.bars : heldIn(lensOf(frame, view), id, place, "bars")) === "hide") {
     const stays = around.at(-1);
     return stays ? `nothing to hide here: the ${stays.face} stays` : "the bars around it go while it is on top";
   }
@@ -135,6 +136,11 @@ const header: Says = ({ frame, id, node, look, shown }) => {
       : sure(only).menu
         ? "one strip, with the drawer's button"
         : "one strip; nothing lies beneath, so no Back in it";
+};
+
+const system: Says = ({ id, look, shown }) => {
+  if (!shown || shown.seen.top !== id) return "";
+  return look.system === "hide" ? "the clock's strip and the gesture's are gone while it is on top" : "";
 };
 
 const start: Says<StackNode | HubNode> = ({ frame, node }) => {
@@ -242,6 +248,7 @@ const table: { [P in NodeKey]?: Says<never> } = {
   edge,
   bars,
   header,
+  system,
   start,
   base,
   face: faceSays,

@@ -23,7 +23,7 @@ describe("a setting on many nodes", () => {
     const [bars] = sharedSettings(frame, ["c", "deep", "item"]).filter((each) => each.setting.key === "bars");
     expect(bars).toMatchObject({
       held: [
-        { value: "keep", ids: ["deep", "item"] },
+        { value: "", ids: ["deep", "item"] },
         { value: "hide", ids: ["c"] },
       ],
       own: ["c"],

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { childrenOf } from "../frame/defaults.js";
 import type { Action, Do, Id, Need, Opens, Variation } from "../frame/parts.js";
+import type { Within } from "../frame/properties.js";
 import type { Frame, Node, PairNode, ScreenNode } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
 import type { View } from "../frame/view.js";
@@ -41,7 +42,7 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
         ...(path && roll(4) === 0 && { also: [`/old/${id}/:x`] }),
         ...(path && roll(4) === 0 && { running: of("open", "rebuild") }),
         ...(roll(4) === 0 && { params: { x: of("text", "whole"), q: of("text", "whole") } }),
-        ...(roll(4) === 0 && { bars: "hide" as const }),
+        ...(roll(4) === 0 && { bars: of("hide", "hide", "keep") }),
         ...(roll(5) === 0 && { header: of("off", "on") }),
         ...(roll(3) === 0 && lifted()),
       };
@@ -78,14 +79,22 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
           start: children[roll(children.length)]!,
           strip: roll(3) === 0,
           floating: roll(4) === 0,
-          face: of("bar", "top", "drawer"),
+          face: of("bar", "top", "drawer", "bar", "drawer", "none"),
+          ...(roll(5) === 0 && { faceEdge: "end" as const }),
           vary: [{ from: "lap", set: { face: of("rail", "drawer", "panel") } }],
           extras: [{ id: "a0", label: "More", place: "footer", do: { kind: "open", to: children[0]! } }],
           ...over,
         };
       else {
+        const within = of<{ within?: Within }>(
+          {},
+          {},
+          {},
+          { within: { bars: "hide" } },
+          { within: { header: "off", system: "hide" } },
+        );
         const base = of<{ base?: Id | null }>({}, { base: null }, { base: of(...children) });
-        nodes[id] = { kind: "stack", children, start: children[roll(children.length)]!, ...base, ...over };
+        nodes[id] = { kind: "stack", children, start: children[roll(children.length)]!, ...base, ...within, ...over };
         stacks.push(id);
       }
       return id;

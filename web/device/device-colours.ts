@@ -1,9 +1,9 @@
 import type { CSSProperties } from "react";
-import { coloursOf, type FixedFrame, inkOn } from "../../core/index.js";
+import { coloursOf, inkOn, type Theme } from "../../core/index.js";
 
 /** The colours of an app's devices, as custom properties that everything in a device draws with. */
-export const deviceColours = (frame: FixedFrame, dark: boolean): CSSProperties => {
-  const colours = coloursOf(frame, dark);
+export const deviceColours = (theme: Theme, dark: boolean): CSSProperties => {
+  const colours = coloursOf(theme, dark);
   const named: Record<`--${string}`, string> = {
     "--page": colours.page,
     "--surface": colours.surface,

@@ -121,7 +121,7 @@ function HeaderRegion({ region, overlay, style, frame, view, state, surface, dra
         ...style,
         background: "var(--surface)",
         borderBottom: hairline,
-        paddingTop: y <= 0 ? view.insets.top : 0,
+        paddingTop: y <= 0 ? surface.insets.top : 0,
       }}
       {...(drag && isHead(region, overlay) && drag.handle(overlay, frame, view))}
     >

@@ -39,14 +39,16 @@ const shapes: Readonly<Record<SeenFace, FaceShape>> = {
 const hairline = "1px solid color-mix(in srgb, var(--ink) 14%, transparent)";
 
 /** The line where a face meets what it stands beside; at a tooth it is open. */
-function Edge({ face, mark }: { face: Face; mark: Mark }) {
+function Edge({ face, mark, atEnd }: { face: Face; mark: Mark; atEnd: boolean }) {
   const line = mark === "tooth" ? toothEdge : hairline;
   const style: CSSProperties =
     face === "bar"
       ? { insetInline: 0, top: 0, borderTop: line }
       : face === "top"
         ? { insetInline: 0, bottom: 0, borderBottom: line }
-        : { insetBlock: 0, insetInlineEnd: 0, borderInlineEnd: line };
+        : atEnd
+          ? { insetBlock: 0, insetInlineStart: 0, borderInlineStart: line }
+          : { insetBlock: 0, insetInlineEnd: 0, borderInlineEnd: line };
   return <span aria-hidden className="pointer-events-none absolute" style={style} />;
 }
 
@@ -108,9 +110,9 @@ function MoreList({ face, tabs, onTab }: { face: Face; tabs: { id: Id; label: st
 /** A hub's tabs in one of its faces: in a row at the foot or the top, or in a column at the side. */
 export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProps) {
   const [listed, setListed] = useState(false);
-  const { look } = lensOf(frame, view);
-  const { labels, heading } = look(bar.hub);
-  const mark = markOf(frame);
+  const { look, app } = lensOf(frame, view);
+  const { labels, heading, faceEdge } = look(bar.hub);
+  const mark = markOf(app.theme);
   const shape = shapes[bar.face];
   const wide = shape === "wide";
   const column = shape !== "row";
@@ -125,7 +127,7 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
       className="relative size-full"
       style={{ background: "var(--bar)" }}
     >
-      <Edge face={bar.face} mark={mark} />
+      <Edge face={bar.face} mark={mark} atEnd={faceEdge === "end"} />
       <div className={`relative flex size-full ${column ? "flex-col overflow-auto py-2" : "items-stretch"}`}>
         {column && heading && <Heading heading={heading} wide={wide} />}
         {bar.tabs.map((id) => {

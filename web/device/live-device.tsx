@@ -7,6 +7,7 @@ import {
   type State,
   surfaceOf,
   type View,
+  lensOf,
 } from "../../core/index.js";
 import { deviceColours } from "./device-colours.js";
 import { DrawnRegions } from "./drawn-regions.js";
@@ -75,7 +76,7 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
     transform: `scale(${scale})`,
     transformOrigin: "0 0",
     direction: view.rtl ? ("rtl" as const) : ("ltr" as const),
-    ...deviceColours(frame, dark),
+    ...deviceColours(lensOf(frame, view).app.theme, dark),
   };
   return (
     <div

@@ -12,6 +12,7 @@ import {
   type State,
   surfaceOf,
   type View,
+  lensOf,
 } from "../../core/index.js";
 import { type Box, drawnBodies } from "./picture-body.js";
 import { Face, tabsShown } from "./picture-face.js";
@@ -82,18 +83,32 @@ interface DrawnProps {
 function Content({ region, box, colours, frame, state, view, width }: DrawnProps) {
   const { body, actions } = screenAt(frame, region.node);
   const media = body?.kind === "media";
-  const footer = actionsThere(frame, actions, view, state.facts, "footer").length > 0;
+  const there = actionsThere(frame, actions, view, state.facts, "footer", "row");
+  const footer = there.some(({ place }) => place === "footer");
+  const rows = Math.min(4, there.filter(({ place }) => place === "row").length);
   const pad = Math.max(5, width * 0.07);
   const inner = {
     x: box.x + pad,
-    y: box.y + pad,
+    y: box.y + pad + rows * 9,
     width: Math.max(0, box.width - 2 * pad),
-    height: Math.max(0, box.height - 2 * pad - (footer ? 14 : 0)),
+    height: Math.max(0, box.height - 2 * pad - rows * 9 - (footer ? 14 : 0)),
   };
   return (
     <g>
       {media && <rect {...box} fill="#27312E" />}
       {drawnBodies[body?.kind ?? "blank"](media ? box : inner, colours)}
+      {Array.from({ length: rows }, (_, i) => (
+        <line
+          key={i}
+          x1={inner.x}
+          x2={inner.x + inner.width}
+          y1={box.y + pad + i * 9 + 5}
+          y2={box.y + pad + i * 9 + 5}
+          stroke={colours.ink}
+          strokeOpacity={0.45}
+          strokeWidth={2}
+        />
+      ))}
       {footer && (
         <rect
           x={inner.x}
@@ -181,13 +196,21 @@ function DrawnRegion(props: DrawnProps) {
       return <PaneLine {...props} />;
     default:
       if (overlays.has(region.role)) return <Overlay {...props} />;
-      return <Face role={region.role} box={box} tabs={tabsShown(region)} colours={colours} mark={markOf(frame)} />;
+      return (
+        <Face
+          role={region.role}
+          box={box}
+          tabs={tabsShown(region)}
+          colours={colours}
+          mark={markOf(lensOf(frame, props.view).app.theme)}
+        />
+      );
   }
 }
 
 /** The top screen of a state as it is arranged in the view, small: bars, strips and what is covered are as the engine has them. */
 export const Picture = memo(function Picture({ frame, state, view, width, height, dark }: PictureProps) {
-  const colours = coloursOf(frame, dark);
+  const colours = coloursOf(lensOf(frame, view).app.theme, dark);
   const regions = arrangeSurface(frame, surfaceOf(frame, state, view), view);
   const fontSize = Math.min(11, Math.max(7.5, width / 11));
   const boxes = boxesOf(regions, view, width, height, fontSize);

@@ -6,6 +6,7 @@ import {
   type DrawnScreen,
   type Facts,
   type FixedFrame,
+  lensOf,
   type NavigationEvent,
   screenAt,
   type View,
@@ -59,6 +60,26 @@ function ActionButton({ action, look, corner, onTap }: ActionButtonProps) {
   );
 }
 
+/** How high an action that is a row stands, px. */
+const rowHeight = 52;
+
+/** An action as a row above the body's own, as settings have them. */
+function ActionRow({ action, onTap }: Pick<ActionButtonProps, "action" | "onTap">) {
+  return (
+    <button
+      type="button"
+      data-action={action.id}
+      onClick={() => onTap(action)}
+      className="flex w-full items-center gap-3 px-4 text-start text-[16px]"
+      style={{ height: rowHeight, borderBottom: "1px solid color-mix(in srgb, var(--ink) 12%, transparent)" }}
+    >
+      {action.icon && <Icon name={action.icon} size={22} />}
+      <span className="min-w-0 grow truncate">{action.label}</span>
+      <Icon name="caret-right" size={16} className="opacity-50 rtl:-scale-x-100" />
+    </button>
+  );
+}
+
 /** A screen: what it shows, scrolled to where the person left it, and its actions. */
 export function ScreenView(props: ScreenViewProps) {
   const { frame, view, facts, screen, named, ghost, style, width, height, grip, send, onSettler } = props;
@@ -76,12 +97,13 @@ export function ScreenView(props: ScreenViewProps) {
         key={action.id}
         action={action}
         look={look}
-        corner={cornerOf(frame)}
+        corner={cornerOf(lensOf(frame, view).app.theme)}
         onTap={() => act({ do: "tap", action: action.id, ...at })}
       />
     ));
   const footer = inPlace("strong", "footer");
   const inBody = inPlace("line", "body");
+  const rows = actionsThere(frame, node.actions, view, facts, "row");
   // without a strip of its own a screen's header actions stand at its top
   const homeless = screen.strip ? [] : inPlace("line", "start", "end");
 
@@ -96,11 +118,14 @@ export function ScreenView(props: ScreenViewProps) {
         onScroll={onScroll}
       >
         {homeless.length > 0 && <div className="absolute end-3 top-3 z-10 flex gap-2">{homeless}</div>}
+        {rows.map((action) => (
+          <ActionRow key={action.id} action={action} onTap={() => act({ do: "tap", action: action.id, ...at })} />
+        ))}
         <Body
           node={node}
           params={entry.params}
           ui={entry.ui}
-          window={{ top: scrolled, height, width }}
+          window={{ top: Math.max(0, scrolled - rows.length * rowHeight), height, width }}
           onPick={(row) => act({ do: "pick", row, ...at })}
           onType={(field, text) => act({ do: "type", field, text, ...at })}
         />

@@ -1,6 +1,6 @@
 import { childrenOf } from "../../frame/defaults.js";
 import type { Id } from "../../frame/parts.js";
-import { mapReferences } from "../../frame/references.js";
+import { mapReferences, withLost } from "../../frame/references.js";
 import { noRenames } from "../renames.js";
 import { freeId, known, structural, withChildrenNamed } from "./common.js";
 import type { Kind } from "./kind.js";
@@ -25,5 +25,7 @@ export const rename: Kind<"rename"> = {
     const { root, address } = draft.frame;
     if (root === id) draft.field("root", to);
     if (address?.lost === id) draft.field("address", { ...address, lost: to });
+    const varied = withLost(draft.frame.vary, map);
+    if (varied !== draft.frame.vary) draft.field("vary", varied);
   },
 };

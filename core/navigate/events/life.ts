@@ -31,7 +31,7 @@ const factsAfterEnd = (run: Run, { facts }: State): Facts => {
 
 /** A link that starts the app, which was not running: nothing of it is there any more. */
 const linkCold = (run: Run, state: State, url: string): State => {
-  const target = targetOfLink(run.frame, url);
+  const target = targetOfLink(run.frame, url, run.view);
   if (target.kind === "ignored" || target.kind === "nowhere") return followRunning(run, state, url);
   emptied(run, state.root);
   return launchState(run, factsAfterEnd(run, state), url);

@@ -51,6 +51,14 @@ export const pick = (run: Run, state: State, { row, in: node }: EventOf<"pick">)
     if (body.param) params[body.param] = String(row);
     const picked = withUi(state, path, { picked: row });
     const from = pathTo(picked.root, screen.key);
-    const next = open(run, picked, { to: body.opens, params, with: noParams, as: null, how: "add", from });
+    const next = open(run, picked, {
+      to: body.opens,
+      params,
+      with: noParams,
+      as: null,
+      motion: null,
+      how: "add",
+      from,
+    });
     return next === picked ? state : next;
   });

@@ -36,6 +36,7 @@ import { PairGroup } from "./bench/pair-group.js";
 import { StackGroup } from "./bench/stack-group.js";
 import { TabGroup } from "./bench/tab-group.js";
 import { WaysInGroup } from "./bench/ways-in-group.js";
+import { WithinGroup } from "./bench/within-group.js";
 import { WaysOutGroup } from "./bench/ways-out-group.js";
 import { copyOf, countUnder, type Planned, takeOut } from "./edits.js";
 import { cellIn } from "./cell-in.js";
@@ -116,6 +117,7 @@ function Groups({ looks }: { looks: readonly WayInLook[] }) {
         </>
       )}
       {isInStack(frame, id) && <OpensGroup />}
+      {kind !== "screen" && <WithinGroup />}
       {!isRoot && kind !== "hub" && <BarsGroup />}
       {!isRoot && <NeedsGroup />}
       {(kind === "screen" || looks.length > 0) && <WaysInGroup looks={looks} />}

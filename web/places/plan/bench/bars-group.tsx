@@ -1,39 +1,82 @@
-import { heldBy } from "../../../../core/index.js";
-import { Check } from "../../../parts/check.js";
+import {
+  isVaried,
+  lensOf,
+  nameOf,
+  nodeAt,
+  optionsOf,
+  placesOf,
+  propertyOf,
+  saidBy,
+  sure,
+  valueWords,
+  type WithinKey,
+} from "../../../../core/index.js";
 import { Choice } from "../../../parts/choice.js";
 import { SetMark } from "../../../parts/set-mark.js";
-import { useBench, useNode } from "./bench-context.js";
+import { useBench, useHeld } from "./bench-context.js";
 import { Group, Says } from "./group.js";
 
-/** Whether the bars stay, and whether a header is drawn. */
-export function BarsGroup() {
-  const { said, set } = useBench();
-  const node = useNode();
+const usually: Readonly<Record<WithinKey, string>> = {
+  header: "on for what is pushed, a full screen, a tab or a pane",
+  bars: "they stay",
+  system: "they stay",
+};
+
+/** Something that a screen says itself, or a container says for all within it: where it comes from, and a press that sets it here alone. */
+function HeldLine({ of }: { of: WithinKey }) {
+  const { frame, view, id, chosen, said, set, onChoose } = useBench();
+  const own = useHeld(of);
+  const label = sure(propertyOf(of).setting).label;
+  const place = chosen.parent ?? placesOf(frame, id)[0];
+  const isScreen = nodeAt(frame, id).kind === "screen";
+  const by = isScreen && place !== undefined ? saidBy(lensOf(frame, view), place, of) : null;
+  const from = by === null ? undefined : lensOf(frame, view).look(by).within[of];
+  const words = (value: unknown) => valueWords({ slot: of, key: of, form: propertyOf(of).form }, value);
+  const usual = from === undefined ? "as usual" : `as ${nameOf(frame, by ?? id)} says`;
+  const says = from === undefined ? usually[of] : words(from);
   return (
-    <Group title="Bars and header">
-      <Check
-        checked={heldBy(node, "bars") !== "hide"}
-        onChange={(keep) => set("bars", keep ? undefined : "hide", keep ? "keep the bars" : "hide the bars")}
-      >
-        Bars stay <SetMark of="bars" />
-      </Check>
-      <Says inset>{said.bars}</Says>
+    <>
       <div className="flex shrink-0 flex-col gap-1">
         <span className="flex items-center gap-1">
-          Header <SetMark of="header" />
+          {label} <SetMark of={of} />
         </span>
         <Choice
-          label="Header"
-          value={heldBy(node, "header") ?? "auto"}
-          options={[
-            { value: "auto", label: "as usual", says: "on for what is pushed, a full screen, a tab or a pane" },
-            { value: "on", label: "on" },
-            { value: "off", label: "off" },
-          ]}
-          onChange={(value) => set("header", value === "auto" ? undefined : value, `header ${value}`)}
+          label={label}
+          value={isVaried(nodeAt(frame, id), of) ? "" : (own ?? "usual")}
+          options={[{ value: "usual", label: usual, says }, ...optionsOf(of)]}
+          onChange={(value) =>
+            set(
+              of,
+              value === "usual" ? undefined : value,
+              `${label.toLowerCase()} ${value === "usual" ? usual : words(value)}`,
+            )
+          }
         />
       </div>
-      <Says>{said.header}</Says>
+      {by !== null && own === null && (
+        <p className="text-ink-2">
+          <button
+            type="button"
+            className="text-petrol underline"
+            onClick={() => onChoose({ id: by, parent: placesOf(frame, by)[0] ?? null })}
+          >
+            {nameOf(frame, by)}
+          </button>{" "}
+          says {words(from)} for all within it
+        </p>
+      )}
+      <Says>{said[of]}</Says>
+    </>
+  );
+}
+
+/** Whether the bars and the device's own strips stay, and whether a header is drawn. */
+export function BarsGroup() {
+  return (
+    <Group title="Bars and header" wide room="min-w-60">
+      <HeldLine of="bars" />
+      <HeldLine of="header" />
+      <HeldLine of="system" />
     </Group>
   );
 }

@@ -135,6 +135,17 @@ function Opening({ frame, from, action, onChange, open }: DoLinesProps & { open:
         options={ases}
         onChange={(as) => onChange(as === "own" ? without(open, "as") : { ...open, as }, `opens ${as}`)}
       />
+      {Object.keys(frame.motions ?? {}).length > 0 && (
+        <Select
+          label={`By which motion ${action.label} opens it`}
+          value={open.motion ?? ""}
+          options={[
+            { value: "", label: "moving as usual" },
+            ...Object.entries(frame.motions ?? {}).map(([id, { name }]) => ({ value: id, label: `moving by ${name}` })),
+          ]}
+          onChange={(motion) => onChange(motion ? { ...open, motion } : without(open, "motion"), `moves by ${motion}`)}
+        />
+      )}
       <Params frame={frame} open={open} onChange={onChange} />
       <TemplateLine
         label="with"

@@ -48,7 +48,7 @@ export function TabGroup() {
     set("tab", Object.keys(next).length ? next : undefined, label);
   };
   return (
-    <Group title="Tab">
+    <Group title="Tab" room="min-w-54">
       <Line label="Label" view="tab.label">
         <TextLine
           value={tab.label ?? ""}

@@ -28,12 +28,12 @@ interface Trying {
 }
 
 /** Colours, marks and measures of the app's bars and strips, with the contrast of every pair as it changes. */
-export default function ThemeGroups({ frame, onClose }: { frame: Frame; onClose: () => void }) {
+export default function ThemeGroups({ onClose }: { frame: Frame; onClose: () => void }) {
   const [theme, change] = useTheme();
-  const mark = markOf(frame);
+  const mark = markOf(theme);
   const [trying, setTrying] = useState<Trying | null>(null);
   const paletteOf = (side: Side): Palette => {
-    const palette = coloursOf(frame, side === "dark");
+    const palette = coloursOf(theme, side === "dark");
     return trying?.side === side ? { ...palette, [trying.name]: trying.hex } : palette;
   };
   const palettes = { light: paletteOf("light"), dark: paletteOf("dark") };

@@ -20,6 +20,7 @@ import { Group } from "./group.js";
 
 const places: { value: Action["place"]; label: string }[] = [
   { value: "body", label: "body" },
+  { value: "row", label: "a row above" },
   { value: "start", label: "header, start" },
   { value: "end", label: "header, end" },
   { value: "footer", label: "footer" },

@@ -1,0 +1,52 @@
+import {
+  isVaried,
+  optionsOf,
+  propertyOf,
+  sure,
+  valueWords,
+  type WithinKey,
+  withinSays,
+} from "../../../../core/index.js";
+import { Choice } from "../../../parts/choice.js";
+import { ViewMark } from "../../../parts/view-mark.js";
+import { useBench, useHeld, useNode } from "./bench-context.js";
+import { Group, Says } from "./group.js";
+
+/** One thing that a container says for every screen within it that does not say it itself. */
+function WithinLine({ of }: { of: WithinKey }) {
+  const { frame, view, id, vary } = useBench();
+  const node = useNode();
+  const within = useHeld("within") ?? {};
+  const label = sure(propertyOf(of).setting).label;
+  const slot = `within.${of}` as const;
+  const put = (value: string) => {
+    const words =
+      value === "around" ? "as around it" : valueWords({ slot: of, key: of, form: propertyOf(of).form }, value);
+    vary(slot, undefined, value === "around" ? undefined : value, `${label.toLowerCase()} within: ${words}`);
+  };
+  return (
+    <>
+      <span className="flex items-center gap-1 text-ink-2">
+        {label} <ViewMark of={slot} name={`${label} within`} />
+      </span>
+      <Choice
+        label={`${label} within`}
+        value={isVaried(node, slot) ? "\u0000" : (within[of] ?? "around")}
+        options={[{ value: "around", label: "as around it" }, ...optionsOf(of)]}
+        onChange={put}
+      />
+      <Says>{withinSays(frame, view, id, of)}</Says>
+    </>
+  );
+}
+
+/** What a container says for every screen within it: one setting for a whole tab, or the whole app. */
+export function WithinGroup() {
+  return (
+    <Group title="For every screen within" wide room="min-w-60">
+      <WithinLine of="bars" />
+      <WithinLine of="header" />
+      <WithinLine of="system" />
+    </Group>
+  );
+}
