@@ -59,17 +59,24 @@ const build = (frame: FixedFrame): FrameIndex => {
     }
   };
   if (Object.hasOwn(nodes, root) && nodes[root]!.kind !== "screen") walk(root, nodes[root]!, []);
-  const places = ways.size === containers && shared.length === 0 ? parents : placesAlong(nodes, ways);
+  const places = ways.size === containers && shared.length === 0 ? parents : placesAlong(frame, ways);
   return { ids, parents, places, ways, loose };
 };
 
-/** The places of the nodes below the containers that are attached, in the order of these. */
-const placesAlong = (nodes: FixedFrame["nodes"], ways: ReadonlyMap<Id, unknown>): Map<Id, readonly Id[]> => {
+/** The places of the nodes below the containers that are attached, down the tree: one inside an earlier child comes before a later child. */
+const placesAlong = ({ nodes, root }: FixedFrame, ways: ReadonlyMap<Id, unknown>): Map<Id, readonly Id[]> => {
   const places = new Map<Id, readonly Id[]>();
-  for (const id of ways.keys()) {
+  const gone = new Set<Id>();
+  const walk = (id: Id): void => {
+    if (!ways.has(id) || gone.has(id)) return;
+    gone.add(id);
     const own = [id];
-    for (const child of childrenOf(nodes[id]!)) add(places, child, own);
-  }
+    for (const child of childrenOf(nodes[id]!)) {
+      add(places, child, own);
+      walk(child);
+    }
+  };
+  walk(root);
   return places;
 };
 

@@ -1,10 +1,10 @@
 import type { Frame } from "./types.js";
 import type { Id, Params } from "./parts.js";
 
-/** Puts params into `{name}`; a name that has no value stays as it is. */
+/** Puts params into `{name}`; a name that has no value is empty. */
 export const fill = (text: string, params: Params): string =>
   text.includes("{")
-    ? text.replace(/\{(\w+)\}/g, (whole, name: string) => (Object.hasOwn(params, name) ? params[name]! : whole))
+    ? text.replace(/\{(\w+)\}/g, (_, name: string) => (Object.hasOwn(params, name) ? (params[name] ?? "") : ""))
     : text;
 
 /** A title without the `{name}` of params in it. */

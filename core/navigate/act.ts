@@ -49,10 +49,10 @@ const close = (run: Run, state: State, path: readonly Entry[], template: Templat
   return changedAt(closed.state, to, (entry) => ({ ...entry, ui: { ...entry.ui, received: given } }));
 };
 
-/** The action `back`: the system's Back, where there is one; else what Up does. */
-const goesBack = (run: Run, state: State): State => {
-  if (hasSystemBack(targetIn(run.frame, run.view))) return backOrDrawer(run, state);
-  return goUp(run, state)?.state ?? ignore(run, state, null, { why: "nothing-beneath", hasNoBack: true });
+/** The action `back`, from the screen that has it: the system's Back, where there is one; else what Up does. */
+const goesBack = (run: Run, state: State, path: readonly Entry[]): State => {
+  if (hasSystemBack(targetIn(run.frame, run.view))) return backOrDrawer(run, state, path);
+  return goUp(run, state, path)?.state ?? ignore(run, state, null, { why: "nothing-beneath", hasNoBack: true });
 };
 
 /** Carries out what an action does. `from` is the path to the screen that asks; null when the focus path stands for it. */
@@ -70,7 +70,7 @@ export const act = (run: Run, state: State, from: readonly Entry[] | null, actio
         from,
       });
     case "back":
-      return goesBack(run, state);
+      return goesBack(run, state, path);
     case "close":
       return close(run, state, path, action.give);
     case "root": {

@@ -1,6 +1,6 @@
 import { isLifted, type Lens } from "../frame/look.js";
 import type { Facts, Opens } from "../frame/parts.js";
-import { withAt, withEntries, withoutDetail, withPane } from "./entries.js";
+import { replacedOn, withAt, withEntries, withoutDetail, withPane } from "./entries.js";
 import { detailAlone, focusPath, isNarrowAt, isSplit, linkAt, opensIn, overlayOn } from "./focus.js";
 import { lose, type Run } from "./run.js";
 import type { Entry, PairEntry, StackEntry, State } from "./state.js";
@@ -29,7 +29,22 @@ const answeredByPair = (run: Run, pair: PairEntry, path: readonly Entry[], i: nu
   if (!isSplit(run, pair, isNarrowAt(run, path, i))) return null;
   const pane = path[i + 1] === list ? "detail" : "list";
   const other = pane === "list" ? list : detail;
-  return hasMore(other) ? withPane(pair, pane, popped(run, other)) : null;
+  const left = other && poppedWithin(run, other, isNarrowAt(run, path, i));
+  return left ? withPane(pair, pane, left) : null;
+};
+
+/** An entry with the top of its deepest stack that holds more than one taken off, along what shows in it; null where nothing lies above its first entry. */
+const poppedWithin = (run: Run, entry: Entry, narrow: boolean): Entry | null => {
+  const path = focusPath(run, entry, narrow);
+  for (let i = path.length - 1; i >= 0; i -= 1) {
+    const at = path[i];
+    if (!at) continue;
+    const isAlone =
+      at.kind === "pair" && path[i + 1] === at.detail && !isSplit(run, at, narrow || isNarrowAt(run, path, i));
+    const left = hasMore(at) ? popped(run, at) : isAlone ? detailLost(run, at) : null;
+    if (left) return replacedOn(path, i, left);
+  }
+  return null;
 };
 
 /** What Back makes of one container of the focus path; null when it has no answer. */
@@ -41,8 +56,7 @@ const answered = (run: Run, facts: Facts, path: readonly Entry[], i: number): En
 };
 
 /** Back: the deepest container that has an answer gives it; past the root the app is left. */
-export const goBack = (run: Run, state: State): State => {
-  const path = focusPath(run, state.root);
+export const goBack = (run: Run, state: State, path: readonly Entry[] = focusPath(run, state.root)): State => {
   for (let i = path.length - 2; i >= 0; i -= 1) {
     const next = answered(run, state.facts, path, i);
     if (next) return withAt(state, path, i, next);
@@ -55,8 +69,7 @@ const upAt = (lens: Lens, path: readonly Entry[]): number =>
   path.findLastIndex((entry, i) => hasMore(entry) || detailAlone(lens, path, i) !== null);
 
 /** How what Up would take off is shown; null if there is nothing. */
-export const upTakes = (lens: Lens, state: State): Opens | null => {
-  const path = focusPath(lens, state.root);
+export const upTakes = (lens: Lens, state: State, path = focusPath(lens, state.root)): Opens | null => {
   const link = linkAt(path, upAt(lens, path));
   return link ? opensIn(lens, link.container, link.child) : null;
 };

@@ -1,7 +1,7 @@
 import { goBack } from "./back.js";
 import { ignore, type Run } from "./run.js";
 import { sightOf } from "./sight.js";
-import type { State } from "./state.js";
+import type { Entry, State } from "./state.js";
 
 const closed = (state: State): State => ({ ...state, drawer: null });
 
@@ -28,5 +28,5 @@ export const setDrawer = (run: Run, state: State, to?: boolean): State => {
 };
 
 /** Back as the system has it: an open drawer closes, else a container of the focus path answers. */
-export const backOrDrawer = (run: Run, state: State): State =>
-  openDrawer(run, state) === null ? goBack(run, state) : closed(state);
+export const backOrDrawer = (run: Run, state: State, path?: readonly Entry[]): State =>
+  openDrawer(run, state) === null ? goBack(run, state, path) : closed(state);

@@ -138,13 +138,19 @@ export const pathTo = (from: Entry, key: number): Entry[] | null => {
   return null;
 };
 
-/** The state once the entry at depth `i` of a path from its root is another. */
-export const withAt = (state: State, path: readonly Entry[], i: number, entry: Entry): State => {
+/** The first entry of a path once the one at depth `i` is another. */
+export const replacedOn = (path: readonly Entry[], i: number, entry: Entry): Entry => {
   let at = entry;
   for (let up = i - 1; up >= 0; up -= 1) {
     const [container, old] = [path[up], path[up + 1]];
     if (container && old && container.kind !== "screen") at = replaced(container, old, at);
   }
+  return at;
+};
+
+/** The state once the entry at depth `i` of a path from its root is another. */
+export const withAt = (state: State, path: readonly Entry[], i: number, entry: Entry): State => {
+  const at = replacedOn(path, i, entry);
   return at.kind === "stack" && at !== state.root ? { ...state, root: at } : state;
 };
 

@@ -8,7 +8,7 @@ export type NavigationEvent =
   | { do: "tab"; to: Id }
   | { do: "menu"; open?: boolean }
   | { do: "back" }
-  | { do: "up" }
+  | { do: "up"; in?: Id }
   | { do: "dismiss" }
   | { do: "open"; to: Id; params?: Record<string, string>; how?: How }
   | { do: "link"; url: string; start: "cold" | "running" }

@@ -26,11 +26,14 @@ export const opensAt = (lens: Lens, stack: StackEntry, i: number): Opens => {
 export const opensIn = (lens: Lens, container: Entry, child: Entry): Opens =>
   container.kind === "stack" ? opensAt(lens, container, container.entries.lastIndexOf(child)) : "push";
 
-/** Whether something lies above the first entry of a pair's list. */
-const isOpened = (list: Entry): boolean => {
-  if (list.kind !== "stack") return false;
-  const [first, ...above] = list.entries;
-  return above.length > 0 || (first !== undefined && isOpened(first));
+/** Whether something lies above the first entry of a pane, however deep in it: through the active tab of a hub and the pane that a pair follows. */
+const isOpened = (lens: Lens, entry: Entry, narrow: boolean): boolean => {
+  if (entry.kind === "screen") return false;
+  if (entry.kind === "stack" && entry.entries.length > 1) return true;
+  const inner = shownNow(lens, entry, narrow);
+  if (!inner) return false;
+  if (entry.kind === "pair" && inner === entry.detail && !isSplit(lens, entry, narrow)) return true;
+  return isOpened(lens, inner, isNarrowIn(lens, entry, inner, narrow));
 };
 
 /** Whether a pair stands side by side. `narrow`: it is inside a sheet, dialog or side. */
@@ -41,7 +44,7 @@ export const paneOf = (lens: Lens, pair: PairEntry, narrow: boolean): Pane => {
   const { detail, side, list } = pair;
   if (!detail) return "list";
   if (!isSplit(lens, pair, narrow)) return side;
-  return side === "list" && isOpened(list) ? "list" : "detail";
+  return side === "list" && isOpened(lens, list, narrow) ? "list" : "detail";
 };
 
 /** What shows inside a container; undefined in a root in which nothing may be shown, and while a sweep goes on. */

@@ -68,8 +68,7 @@ const wronglySeen = (frame: Frame, view: View, state: State): string | null => {
   if (own.inert !== (drawer !== null)) return `the top ${top.node} is ${own.inert ? "inert" : "not inert"}`;
   if (bars.filter((bar) => bar.open).length > 1) return "two drawers are open";
   for (const header of headers)
-    if (Number(header.back) + Number(header.menu) + Number(header.close) > 1)
-      return "a strip has two buttons in one place";
+    if (header.close && (header.back || header.menu)) return "a strip's close has another button beside it";
   const regions = arrange(frame, state, view);
   if (!regions.some((region) => region.role === "content" && region.key === top.key)) return "the top has no region";
   for (const { role, x, y, width, height } of regions)

@@ -1,9 +1,19 @@
 import { startOf } from "../frame/defaults.js";
 import { nodeAt, stackAt } from "../frame/nodes.js";
-import type { Id } from "../frame/parts.js";
+import { type Id, noParams } from "../frame/parts.js";
 import { firstOf, lastOf, sure } from "../frame/sure.js";
-import { entriesInside, withChild, withEntries, withHub, withoutDetail, withoutTab, withPair } from "./entries.js";
-import { firstOverlay, topOf } from "./focus.js";
+import {
+  activeTab,
+  entriesInside,
+  mapAll,
+  withChild,
+  withEntries,
+  withHub,
+  withoutDetail,
+  withoutTab,
+  withPair,
+} from "./entries.js";
+import { firstOverlay, overlayOn, topOf } from "./focus.js";
 import { type Ask, grant, type Granted, pendingAfter } from "./grant.js";
 import { type Entering, fresh, freshRoot, madeOnTheWay, newScreen } from "./make.js";
 import type { ClosedBy, Named } from "./notes.js";
@@ -33,6 +43,17 @@ const enteringBy = (ask: Ask): Entering => ({
   motion: ask.motion,
 });
 
+/** What is there already takes what is handed over now. */
+const handed = (entry: Entry, ask: Ask): Entry =>
+  ask.with === noParams || sameParams(entry.carried, ask.with) ? entry : { ...entry, carried: ask.with };
+
+/** The stack with these entries, of which the last was asked for and is there already. */
+const withTop = (stack: StackEntry, entries: readonly Entry[], ask: Ask): StackEntry => {
+  const top = lastOf(entries);
+  const next = handed(top, ask);
+  return withEntries(stack, next === top ? entries : [...entries.slice(0, -1), next]);
+};
+
 /** Pushes a screen onto a stack that holds something: what is there already is gone to. */
 const pushScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry => {
   const { entries } = stack;
@@ -43,12 +64,12 @@ const pushScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry =
     const isCovered = first < entries.length;
     note(run, "already-there", id, { what, how: isCovered ? "right-beneath" : "on-top" });
     for (const gone of entries.slice(first).reverse()) lose(run, gone);
-    return isCovered ? withEntries(stack, entries.slice(0, first)) : stack;
+    return withTop(stack, isCovered ? entries.slice(0, first) : entries, ask);
   }
   const bottom = firstOf(entries);
   if (startOf(stackAt(run.frame, stack.node)) === id && isSame(bottom)) {
     closeAbove(run, entries, 1, { why: "starts", by: what });
-    return withEntries(stack, [bottom]);
+    return withTop(stack, [bottom], ask);
   }
   const on = closeOverlays(run, stack, { why: "pushed", by: what });
   return withEntries(on, [...on.entries, newScreen(run, id, enteringBy(ask))]);
@@ -63,7 +84,7 @@ const layScreen = (run: Run, stack: StackEntry, id: Id, ask: Ask): StackEntry =>
   if (isPush || !top || top.node !== id || !sameParams(top.params, ask.params))
     return withEntries(stack, [...entries, newScreen(run, id, enteringBy(ask))]);
   note(run, "already-there", id, { what: { id, params: ask.params }, how: "top-overlay" });
-  return stack;
+  return withTop(stack, entries, ask);
 };
 
 const intoStack = (run: Run, stack: StackEntry, way: readonly Id[], i: number, ask: Ask): StackEntry => {
@@ -86,7 +107,7 @@ const intoStack = (run: Run, stack: StackEntry, way: readonly Id[], i: number, a
 /** What stands in a tab or a pane once the way goes through there: a screen is replaced when its params are others. */
 const intoSlot = (run: Run, there: Entry, way: readonly Id[], i: number, ask: Ask): Entry => {
   if (there.kind !== "screen") return walk(run, there, way, i, ask);
-  if (sameParams(there.params, ask.params)) return there;
+  if (sameParams(there.params, ask.params)) return handed(there, ask);
   lose(run, there);
   return madeOnTheWay(run, way, i, enteringBy(ask));
 };
@@ -118,11 +139,24 @@ const intoDetail = (run: Run, there: Entry | null, way: readonly Id[], i: number
   return made();
 };
 
+/** An entry without the overlays in it, however deep they lie in what shows there. */
+const withoutOverlays = (run: Run, entry: Entry, by: ClosedBy): Entry => {
+  if (entry.kind === "screen") return entry;
+  const own = entry.kind === "stack" ? closeOverlays(run, entry, by) : entry;
+  const shows = (inner: Entry): boolean =>
+    own.kind === "stack" ? inner === lastOf(own.entries) : own.kind !== "hub" || inner === activeTab(own);
+  return mapAll(own, (inner) => (shows(inner) ? withoutOverlays(run, inner, by) : inner));
+};
+
 const intoPair = (run: Run, pair: PairEntry, way: readonly Id[], i: number, ask: Ask): PairEntry => {
   const { list, detail } = pair;
-  if (way[i + 1] === list.node) return withPair(pair, { list: intoSlot(run, list, way, i + 1, ask), side: "list" });
+  const by: ClosedBy = { why: "opened-beside", by: asked(ask) };
+  if (way[i + 1] === list.node) {
+    const beside = detail && withoutOverlays(run, detail, by);
+    return withPair(pair, { list: intoSlot(run, list, way, i + 1, ask), detail: beside, side: "list" });
+  }
   return withPair(pair, {
-    list: list.kind === "stack" ? closeOverlays(run, list, { why: "opened-beside", by: asked(ask) }) : list,
+    list: withoutOverlays(run, list, by),
     detail: intoDetail(run, detail, way, i + 1, ask),
     side: "detail",
   });
@@ -143,18 +177,34 @@ const walk = (run: Run, entry: Entry, way: readonly Id[], i: number, ask: Ask): 
   }
 };
 
-/** Everything on the way but the way itself closed, and the visits of its hubs forgotten. */
-const cleared = (run: Run, entry: Entry, way: readonly Id[], i: number): Entry => {
-  if (way[i + 1] === undefined || entry.kind === "screen") return entry;
-  if (entry.kind === "stack") {
-    closeAbove(run, entry.entries.slice(0, -1), 0, { why: "clears" });
-    return withEntries(entry, [cleared(run, lastOf(entry.entries), way, i + 1)]);
-  }
-  const child = sure(
-    entriesInside(entry).find((inner) => inner.node === way[i + 1]),
+/** The entry of a container that a way goes on with. */
+const onWay = (entry: Entry, way: readonly Id[], i: number): Entry =>
+  sure(
+    entriesInside(entry).findLast((inner) => inner.node === way[i + 1]),
     "the next entry of a way",
   );
-  const next = withChild<ContainerEntry>(entry, child, cleared(run, child, way, i + 1));
+
+/** The depth from which a clearing reaches: that of the innermost overlay on the way in which it is done, else the root's. */
+const clearsFrom = (run: Run, { ask: { from }, way }: Granted): number => {
+  const onTheWay = from.findIndex((entry, i) => entry.node !== way[i] || i === way.length - 1);
+  const shared = from.slice(0, onTheWay < 0 ? from.length : onTheWay);
+  return overlayOn(run, shared) + 1;
+};
+
+/** Everything on the way but the way itself closed, and the visits of its hubs forgotten. */
+const cleared = (run: Run, entry: Entry, way: readonly Id[], i: number, from: number): Entry => {
+  if (entry.kind === "screen") return entry;
+  if (way[i + 1] === undefined) return entry.kind === "hub" ? withHub(entry, { visits: [] }) : entry;
+  if (i < from) {
+    const child = onWay(entry, way, i);
+    return withChild<ContainerEntry>(entry, child, cleared(run, child, way, i + 1, from));
+  }
+  if (entry.kind === "stack") {
+    closeAbove(run, entry.entries.slice(0, -1), 0, { why: "clears" });
+    return withEntries(entry, [cleared(run, lastOf(entry.entries), way, i + 1, from)]);
+  }
+  const child = onWay(entry, way, i);
+  const next = withChild<ContainerEntry>(entry, child, cleared(run, child, way, i + 1, from));
   return next.kind === "hub" ? withHub(next, { visits: [] }) : next;
 };
 
@@ -215,9 +265,10 @@ const asStack = (root: Entry): StackEntry => {
 };
 
 /** Opens what was granted: walks there, then does what `how` says. An app that was left is back by it. */
-export const openGranted = (run: Run, state: State, { ask, way }: Granted): State => {
+export const openGranted = (run: Run, state: State, granted: Granted): State => {
+  const { ask, way } = granted;
   let root = asStack(walk(run, state.root, way, 0, ask));
-  if (ask.how === "clear") root = asStack(cleared(run, root, way, 0));
+  if (ask.how === "clear") root = asStack(cleared(run, root, way, 0, clearsFrom(run, granted)));
   if (ask.how === "replace") root = withoutAsker(run, root, lastOf(ask.from));
   if (root === state.root && !state.outside && state.drawer === null) return state;
   return { ...state, root, outside: false, drawer: null };

@@ -47,7 +47,7 @@ const forms: Record<EventKind, Record<string, Check>> = {
   tab: { to: text },
   menu: { open: maybe(flag) },
   back: {},
-  up: {},
+  up: { in: maybe(text) },
   dismiss: {},
   open: { to: text, params: maybe(values), how: maybe(oneOf("add", "replace", "clear")) },
   link: { url: text, start: oneOf("cold", "running") },

@@ -133,6 +133,7 @@ class SceneBuilder {
     readonly lens: Lens,
     readonly facts: State["facts"],
     readonly focus: readonly Entry[],
+    readonly root: Entry,
   ) {}
 
   scene(entry: Entry, narrow: boolean, inert: boolean): Scene {
@@ -158,17 +159,22 @@ class SceneBuilder {
       if (base) scene.base = this.scene(base, narrow, inert);
       return scene;
     }
-    // an overlay over its region that lies on one over all has to lie above that
-    const lifted = entries.findIndex((each, i) => i >= first && lens.look(each.node).over === "all");
-    const local = lifted < 0 ? entries.length : lifted;
-    let lowest = first - 1;
-    for (let i = local - 1; i >= first; i -= 1)
-      if (opensAt(lens, entry, i) === "fullscreen") {
-        lowest = i;
-        break;
-      }
-    if (lowest < first && base) scene.base = this.scene(base, narrow, inert || local > first);
-    for (let i = Math.max(first, lowest); i < entries.length; i += 1) {
+    const isOver = (over: "all" | "region", i: number): boolean => lens.look(entries[i]?.node ?? "").over === over;
+    // a full screen over its region hides what is in it: what lies under it there is not seen
+    const hides = entries.findLastIndex(
+      (_, i) => i >= first && isOver("region", i) && opensAt(lens, entry, i) === "fullscreen",
+    );
+    const lifted = entries.findIndex((_, i) => i >= first && isOver("all", i));
+    const before = this.over.length;
+    if (hides < first && base) {
+      const hasLocal = lifted !== first;
+      scene.base = this.scene(base, narrow, inert || hasLocal);
+    }
+    // an overlay over its region that is laid on one over all has to lie above that, in this stack or in what it holds
+    const local = this.over.length > before ? first : lifted < 0 ? entries.length : lifted;
+    for (let i = first; i < entries.length; i += 1) {
+      // over everything there is more than this region, but for the root, of which it is all
+      if (i < hides && (isOver("region", i) || entry === this.root)) continue;
       const isLocal = i < local;
       this.lay(scene, i, narrow, isLocal, isLocal && (inert || i < local - 1));
     }
@@ -258,7 +264,7 @@ export const sightOf = (lens: Lens, state: State): Sight => {
   const focus = focusPath(lens, state.root);
   const top = focus[focus.length - 1];
   if (isStuck(state) || top?.kind !== "screen") return { ...nothing, focus };
-  const builder = new SceneBuilder(lens, state.facts, focus);
+  const builder = new SceneBuilder(lens, state.facts, focus, state.root);
   const root = builder.scene(state.root, false, false);
   const full = builder.over.findLastIndex((overlay) => overlay.opens === "fullscreen" && overlay.over === "all");
   const base = full < 0 ? root : null;

@@ -6,13 +6,13 @@ import type { Do, Id } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import { targetIn, type View } from "../frame/view.js";
 import { canDismiss, upTakes } from "../navigate/back.js";
-import { entriesInside } from "../navigate/entries.js";
+import { entriesInside, pathTo } from "../navigate/entries.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { topOf } from "../navigate/focus.js";
 import { sightOf } from "../navigate/sight.js";
 import type { Entry, State } from "../navigate/state.js";
 import { step } from "../navigate/step.js";
-import { surfaceIn } from "./surface.js";
+import { type Surface, surfaceIn } from "./surface.js";
 
 /** One Back: where the person is after it. */
 export interface Rung {
@@ -48,15 +48,28 @@ const goesBack = (action: Do): boolean =>
   action.kind === "close" ||
   (action.kind === "set" && action.then !== undefined && goesBack(action.then));
 
+/** Going up in the other pane of a split pair, where its strip has a Back. */
+const besideUp = ({ screens, strips, top }: Surface, lens: Lens, state: State): NavigationEvent | null => {
+  for (const { entry, inert } of screens) {
+    const strip = strips.nearest.get(entry.key);
+    if (inert || entry === top || !(strip?.back || strip?.close)) continue;
+    if (upTakes(lens, state, pathTo(state.root, entry.key) ?? []) !== null) return { do: "up", in: entry.node };
+  }
+  return null;
+};
+
 /** How a person goes back in an app of a target without a system Back: by what they can touch. */
 const touchedBack = (lens: Lens, state: State): NavigationEvent | null => {
   const { frame, view } = lens;
   if (state.drawer !== null && sightOf(lens, state).drawer !== null) return { do: "dismiss" };
-  const { headers, top, focus } = surfaceIn(lens, state);
+  const surface = surfaceIn(lens, state);
+  const { headers, top, focus } = surface;
   const taken = upTakes(lens, state);
   const hasStrip = headers.some((header) => header.back || header.close);
   if (taken !== null && (hasStrip || (taken === "push" && hasEdgeSwipe(targetIn(frame, view))))) return { do: "up" };
   if (canDismiss(lens, focus)) return { do: "dismiss" };
+  const beside = besideUp(surface, lens, state);
+  if (beside) return beside;
   if (!top) return null;
   const { actions } = screenAt(frame, top.node);
   const action = actions?.find(({ only, do: act }) => goesBack(act) && isThere(frame, only, view, state.facts));

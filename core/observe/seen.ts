@@ -65,6 +65,12 @@ const trailOf = (from: Entry): Id[] => {
   return trail;
 };
 
+/** What shows in a tab that is a hub itself, all the way down; any other is what it is. */
+const shownTab = (tab: Entry): Entry => {
+  const inner = tab.kind === "hub" ? tab.tabs[tab.active] : undefined;
+  return inner ? shownTab(inner) : tab;
+};
+
 /** The address of a screen's entry: its pattern with its params filled in, or null. */
 export const addressOf = (frame: FixedFrame, entry: Entry): string | null => {
   const node = frame.nodes[entry.node];
@@ -108,7 +114,7 @@ export const seenAfter = (frame: FixedFrame, view: View, { state, moves, notes }
     address: addressOf(frame, top),
     shown: screens.map((screen) => screen.entry.node),
     trail: trailOf(hub?.tabs[hub.active] ?? state.root),
-    tabs: Object.fromEntries(Object.entries(hub?.tabs ?? {}).map(([id, tab]) => [id, trailOf(tab)])),
+    tabs: Object.fromEntries(Object.entries(hub?.tabs ?? {}).map(([id, tab]) => [id, trailOf(shownTab(tab))])),
     bars: bars.map(({ hub: by, face, active, more, inert, open }) => ({ hub: by, face, active, more, inert, open })),
     headers,
     overlay,

@@ -4,6 +4,7 @@ import type { Id, Opens } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import { nodeAt } from "../frame/nodes.js";
 import { type Insets, noInsets, type View } from "../frame/view.js";
+import { canGoUp } from "../navigate/back.js";
 import { isNarrowIn, opensAt, shownInside, topOf } from "../navigate/focus.js";
 import {
   type HubScene,
@@ -61,10 +62,10 @@ const titleOf = (lens: Lens, child: Entry, isTab = false): string => {
 };
 
 /**
- * Draws the strips over what is in sight. Of the place of a scene four things are known: whether something lies `beneath`,
- * through nested stacks and pairs, up to the nearest hub; whether the next strip `closes`, as the first one of an overlay's
- * lowest entry; whether it has the `menu`, as the nearest hub shows as a drawer and draws no strip that could open it; and
- * the innermost `strip` so far.
+ * Draws the strips over what is in sight. Of the place of a scene four things are known: whether something lies `beneath` it,
+ * through stacks, pairs and hubs without a strip of their own; whether the next strip `closes`, as the first one of an
+ * overlay's lowest entry; whether it has the `menu`, as nothing lies beneath it up to the nearest hub that shows as a drawer
+ * and draws no strip that could open it; and the innermost `strip` so far.
  */
 class StripDrawer implements Strips {
   readonly headers: SeenHeader[] = [];
@@ -78,7 +79,7 @@ class StripDrawer implements Strips {
   ) {}
 
   private strip(by: Id, title: string, beneath: boolean, closes: boolean, menu: boolean): SeenHeader {
-    return { by, title, back: !closes && beneath, menu: !closes && !beneath && menu, close: closes };
+    return { by, title, back: !closes && beneath, menu: !closes && menu, close: closes };
   }
 
   /** What is in a child, under the strip that `by` draws over it. */
@@ -87,7 +88,8 @@ class StripDrawer implements Strips {
     const header = this.strip(by, titleOf(this.lens, entry), beneath, closes, menu);
     this.over.set(entry.key, header);
     if (this.focus.includes(entry)) this.headers.push(header);
-    this.scene(child, beneath, false, menu, header);
+    // what a close takes off is beneath no strip inside it
+    this.scene(child, beneath && !closes, false, menu, header);
   }
 
   scene(scene: Scene, beneath: boolean, closes: boolean, menu: boolean, strip: SeenHeader | null): void {
@@ -109,8 +111,8 @@ class StripDrawer implements Strips {
     if (base) {
       const isLowest = entry.entries[0] === base.entry;
       if (hasHeader(this.lens, entry, base.entry, "push"))
-        this.under(entry.node, base, beneath || !isLowest, closes && isLowest, menu);
-      else this.scene(base, beneath || !isLowest, closes && isLowest, menu, strip);
+        this.under(entry.node, base, beneath || !isLowest, closes && isLowest, menu && isLowest);
+      else this.scene(base, beneath || !isLowest, closes && isLowest, menu && isLowest, strip);
     }
     for (const overlay of over) this.overlay(overlay);
   }
@@ -123,7 +125,7 @@ class StripDrawer implements Strips {
     else this.scene(child, true, true, false, null);
   }
 
-  private hub(scene: HubScene, beneath: boolean, closes: boolean, _menu: boolean, strip: SeenHeader | null): void {
+  private hub(scene: HubScene, beneath: boolean, closes: boolean, menu: boolean, strip: SeenHeader | null): void {
     const { entry, face, child } = scene;
     const { strip: hasOwn } = this.lens.look(entry.node);
     const isDrawer = face === "drawer";
@@ -134,17 +136,18 @@ class StripDrawer implements Strips {
       this.own.set(entry.key, nearest);
       if (this.focus.includes(entry)) this.headers.push(nearest);
     }
-    const stillCloses = closes && !hasOwn;
+    // its own strip heads what lies beneath it, and opens its drawer
+    const [under, closing, button] = [beneath && !hasOwn, closes && !hasOwn, isDrawer ? !hasOwn : menu];
     if (child.kind === "screen" && hasHeader(this.lens, entry, child.entry, "push"))
-      this.under(entry.node, child, false, stillCloses, isDrawer && !hasOwn);
-    else this.scene(child, false, stillCloses, isDrawer && !hasOwn, nearest);
+      this.under(entry.node, child, under, closing, button);
+    else this.scene(child, under, closing, button, nearest);
   }
 
   private pair(scene: PairScene, beneath: boolean, closes: boolean, menu: boolean, strip: SeenHeader | null): void {
     const { entry, split, panes } = scene;
     for (const { pane, child } of panes) {
       const isAlone = !split && pane === "detail";
-      const hasMenu = menu && (!split || pane === "list");
+      const hasMenu = menu && !isAlone && (!split || pane === "list");
       if (child.kind === "screen" && hasHeader(this.lens, entry, child.entry, "push"))
         this.under(entry.node, child, beneath || isAlone, closes && !isAlone, hasMenu);
       else this.scene(child, beneath || isAlone, closes && !isAlone, hasMenu, strip);
@@ -175,6 +178,9 @@ export const surfaceIn = (lens: Lens, state: State): Surface => {
   if (base) strips.scene(base, false, false, false, null);
   for (const each of over) strips.overlay(each);
   const { headers } = strips;
+  // where Up would take something off, some strip says so
+  const innermost = headers.at(-1);
+  if (innermost && !headers.some(({ back, close }) => back || close) && canGoUp(lens, state)) innermost.back = true;
   const insets = top && hidesSystem(lens, state.root) ? noInsets : lens.view.insets;
   return { insets, base, over, focus, top, overlay, bars, screens, drawer, highest, headers, strips };
 };

@@ -8,6 +8,7 @@ import {
   type Region,
   screenAt,
   type ScreenScene,
+  type SeenHeader,
   type State,
   type Surface,
   type View,
@@ -97,6 +98,19 @@ function ScreenRegion({ region, overlay, style, frame, view, state, surface, gho
   );
 }
 
+/** What a strip's Back or close asks for: in the pane that it stands over, or of the overlay whose outer strip it is. */
+const upBy = (
+  header: SeenHeader,
+  owners: Surface["screens"],
+  overlay: Region | undefined,
+  { top, headers }: Surface,
+): NavigationEvent => {
+  const isOuter = owners.length === 0 && headers.includes(header);
+  if (isOuter && header.close && overlay) return { do: "up", in: overlay.node };
+  const [owner] = owners;
+  return owner && owner.entry !== top && !headers.includes(header) ? { do: "up", in: owner.entry.node } : { do: "up" };
+};
+
 function HeaderRegion({ region, overlay, style, frame, view, state, surface, drag, send }: RegionProps) {
   const { header, inert, y } = region;
   if (!header) return null;
@@ -129,7 +143,7 @@ function HeaderRegion({ region, overlay, style, frame, view, state, surface, dra
         header={header}
         start={start.map(({ action }) => action)}
         end={end.map(({ action }) => action)}
-        onUp={() => send({ do: "up" })}
+        onUp={() => send(upBy(header, owners, overlay, surface))}
         onMenu={() => send({ do: "menu" })}
         onTap={tap}
       />

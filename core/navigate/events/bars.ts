@@ -1,6 +1,6 @@
 import { mayStart } from "../../frame/needs.js";
 import type { Id } from "../../frame/parts.js";
-import { pathTo, withAt } from "../entries.js";
+import { pathTo, withAt, withPair } from "../entries.js";
 import type { EventOf } from "../event.js";
 import { isNarrowAt } from "../focus.js";
 import { askOf } from "../grant.js";
@@ -15,6 +15,18 @@ const outOfReach = (named: readonly SeenBar[]): "tab-covered" | "tab-in-drawer" 
   return named.length ? "tab-in-drawer" : "tab-not-seen";
 };
 
+/** What a person chooses in one pane of a pair, the pair follows from then on. */
+const withSides = (state: State, key: number): State => {
+  const path = pathTo(state.root, key) ?? [];
+  return path.reduce<State>((now, _, i) => {
+    const at = pathTo(now.root, key) ?? [];
+    const pair = at[i];
+    if (pair?.kind !== "pair") return now;
+    const side = at[i + 1] === pair.list ? "list" : "detail";
+    return pair.side === side ? now : withAt(now, at, i, withPair(pair, { side }));
+  }, state);
+};
+
 const choose = (run: Run, state: State, bar: SeenBar, to: Id): State => {
   const path = pathTo(state.root, bar.key) ?? [];
   const i = path.length - 1;
@@ -23,7 +35,7 @@ const choose = (run: Run, state: State, bar: SeenBar, to: Id): State => {
   // a tab is shown though its needs are unmet: choosing it is an opening
   if (!hub.tabs[to] && !mayStart(run.frame, state.facts, to)) return open(run, state, askOf(to));
   const next = hub.active === to ? tabAgain(run, hub, isNarrowAt(run, path, i)) : withTab(run, hub, to);
-  const chosen = withAt(state, path, i, next);
+  const chosen = withSides(withAt(state, path, i, next), bar.key);
   return bar.open ? { ...chosen, drawer: null } : chosen;
 };
 
