@@ -3,7 +3,8 @@ import { applySoundly } from "../edit/apply.js";
 import { anyEdit, anyFrame } from "../testing/arbitrary.js";
 import { childrenOf, factsOf, factValues } from "./defaults.js";
 import { indexOf, isAttached, parentsOf, placesOf, subtreeOf } from "./frame-index.js";
-import { downStarts, factCombinations, firstUnmet, mayStand, mayStart, needsAbove, standsInFor } from "./needs.js";
+import { factCombinations, firstUnmet, mayStand, needsAbove, standsInFor } from "./needs.js";
+import { mayStart, startIn, wayIn } from "./way-in.js";
 import type { Id } from "./parts.js";
 import { eachLead, mapReferences, referencesOf } from "./references.js";
 import type { Frame, Node } from "./types.js";
@@ -132,8 +133,15 @@ describe("what the facts allow", () => {
           for (const id of Object.keys(frame.nodes)) {
             const stands = isFree(facts, id) && waysTo(frame, id).some((way) => way.every((at) => isFree(facts, at)));
             if (isAttached(frame, id)) expect(mayStand(frame, facts, id)).toBe(stands);
-            const starts = [id, ...downStarts(frame, id)];
-            expect(mayStart(frame, facts, id)).toBe(starts.every((each) => isFree(facts, each)));
+            // whatever starts there is free, all the way down, and goes by children
+            const way = wayIn(frame, facts, id);
+            expect(mayStart(frame, facts, id)).toBe(way !== null);
+            expect(way?.filter((each) => !isFree(facts, each)) ?? []).toEqual([]);
+            way?.slice(1).forEach((each, i) => expect(childrenOf(frame.nodes[way[i]!]!)).toContain(each));
+            const starts = [id];
+            for (let at = startIn(frame, id); at !== undefined && !starts.includes(at); at = startIn(frame, at))
+              starts.push(at);
+            if (starts.every((each) => isFree(facts, each))) expect(way).toEqual(starts);
             const unmet = firstUnmet(frame, facts, starts);
             expect(unmet?.id ?? null).toBe(starts.find((each) => !isFree(facts, each)) ?? null);
             if (!stands) barred += 1;

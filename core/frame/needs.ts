@@ -1,4 +1,4 @@
-import { factsOf, factValues, startOf } from "./defaults.js";
+import { factsOf, factValues } from "./defaults.js";
 import { indexOf } from "./frame-index.js";
 import type { Facts, FactValue, Id, Need } from "./parts.js";
 import type { FixedFrame } from "./types.js";
@@ -31,22 +31,6 @@ export const firstUnmet = (frame: FixedFrame, facts: Facts, ids: Iterable<Id>): 
   }
   return null;
 };
-
-/** The nodes a container shows when nobody has been there: its start, that one's start, and so on down to a screen. */
-export const downStarts = (frame: FixedFrame, id: Id): Id[] => {
-  const ids: Id[] = [];
-  for (let node = frame.nodes[id]; node && node.kind !== "screen";) {
-    const start: Id | undefined = node.kind === "pair" ? node.list : startOf(node);
-    if (start === undefined) break;
-    ids.push(start);
-    node = frame.nodes[start];
-  }
-  return ids;
-};
-
-/** Whether a node may be shown as it starts. */
-export const mayStart = (frame: FixedFrame, facts: Facts, id: Id): boolean =>
-  firstUnmet(frame, facts, [id, ...downStarts(frame, id)]) === null;
 
 /** Whether a node may be shown where it stands, by one of its places. */
 export const mayStand = (frame: FixedFrame, facts: Facts, id: Id): boolean => {

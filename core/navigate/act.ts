@@ -32,6 +32,7 @@ const set = (run: Run, state: State, from: readonly Entry[] | null, action: DoSe
     return ignore(run, state, null, { why: "no-set-fact", fact: action.fact, is: action.is });
   const next =
     state.facts[fact.id] === action.is ? state : { ...state, facts: { ...state.facts, [fact.id]: action.is } };
+  run.facts = next.facts;
   return action.then ? act(run, next, from, action.then) : next;
 };
 

@@ -2,10 +2,10 @@ import { targetOfLink } from "../address/addresses.js";
 import { shown } from "../frame/fault.js";
 import { screenAt } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
-import { type Ask, askOf, grant, pendingAfter } from "./grant.js";
+import { type Ask, askOf, grant } from "./grant.js";
 import { layGranted } from "./lay.js";
 import { begun, newStack } from "./make.js";
-import { openGranted } from "./open.js";
+import { openGranted, withoutSplash, withWaiting } from "./open.js";
 import { ignore, note, type Run } from "./run.js";
 import type { State } from "./state.js";
 
@@ -34,9 +34,8 @@ export const followRunning = (run: Run, state: State, url: string): State => {
   const lays = asked !== null && runningOf(run, asked.to) === "rebuild";
   const granted = asked && grant(run, state, { ...asked, link: { lays, cold: false } });
   if (!granted) return state;
-  const pending = pendingAfter(state.pending, granted);
   const opened = lays && !granted.redirected ? layGranted(run, state, granted) : openGranted(run, state, granted);
-  return pending === opened.pending ? opened : { ...opened, pending };
+  return withoutSplash(run, state, withWaiting(run, state, opened, granted));
 };
 
 /** An app that starts by a link: the chain to what it opens is laid; null, with a note why, if the link opens nothing. */
@@ -44,5 +43,5 @@ export const followCold = (run: Run, facts: Facts, url: string): State | null =>
   const blank = begun(run, newStack(run, run.frame.root, []), facts);
   const asked = askedBy(run, blank, url);
   const granted = asked && grant(run, blank, { ...asked, link: { lays: true, cold: true } });
-  return granted && { ...layGranted(run, blank, granted), pending: granted.pending };
+  return granted && withWaiting(run, blank, layGranted(run, blank, granted), granted);
 };

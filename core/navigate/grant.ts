@@ -1,11 +1,12 @@
 import { indexOf, isAttached, placesOf } from "../frame/frame-index.js";
-import { downStarts, firstUnmet, type Unmet } from "../frame/needs.js";
+import { firstUnmet, hasNeeds, type Unmet } from "../frame/needs.js";
+import { mayStart, startIn, startLacks } from "../frame/way-in.js";
 import { nodeIn } from "../frame/nodes.js";
 import { type Facts, type How, type Id, noParams, type Opens, type Params } from "../frame/parts.js";
 import { firstOf } from "../frame/sure.js";
 import { entriesInside } from "./entries.js";
 import { focusPath } from "./focus.js";
-import { note, type Run, sameParams } from "./run.js";
+import { note, type Run } from "./run.js";
 import type { Entry, Pending, State } from "./state.js";
 
 /** How often one opening may be sent elsewhere by needs that are unmet. */
@@ -21,6 +22,8 @@ export interface Ask {
   how: How;
   /** The entries from the root to the screen that asked; null when none did: then the focus path stands for it. */
   from: readonly Entry[] | null;
+  /** It waited: it is asked down to the start that it will be opened at, whether that is there or not. */
+  waited?: true;
   /** Asked by a link. */
   link?: {
     /** What a cold link lays is laid, all along the way. */
@@ -68,27 +71,72 @@ const wayTo = (run: Run, facts: Facts, { to, link, from }: AskFrom): readonly Id
 const isThere = (entry: Entry, way: readonly Id[], i = 0): boolean =>
   i === way.length - 1 || entriesInside(entry).some((inner) => inner.node === way[i + 1] && isThere(inner, way, i + 1));
 
+/** What waits, before anything stands in for it. */
+export type Waiting = Omit<Pending, "standIn">;
+
 /** Where an opening comes to, once needs were asked. */
 export interface Granted {
   ask: AskFrom;
   way: readonly Id[];
   /** What waits until its needs are met: set by a redirect that resumes. */
-  pending: Pending | null;
+  pending: Waiting | null;
   redirected: boolean;
 }
 
-/** What of a way is not met; a container that is made new is asked down to the start it will be opened at. */
-const unmetOn = (run: Run, state: State, { to, link }: Ask, way: readonly Id[]): Unmet | null => {
+/** Whether what an unmet need names instead leads anywhere: it is not refused, and does not go round. */
+const leads = (run: Run, state: State, { need }: Unmet): boolean => {
+  let to = need.otherwise;
+  for (let turn = 0; turn < mostTurns && to !== undefined; turn += 1) {
+    const way = isAttached(run.frame, to)
+      ? wayTo(run, state.facts, { ...askOf(to), from: focusPath(run, state.root) })
+      : null;
+    if (!way) return false;
+    const unmet = firstUnmet(run.frame, state.facts, way) ?? startLacks(run.frame, state.facts, to);
+    if (!unmet || mayShow(run, state.facts, to, way)) return true;
+    to = unmet.need.otherwise;
+  }
+  return false;
+};
+
+const mayShow = (run: Run, facts: Facts, to: Id, way: readonly Id[]): boolean =>
+  firstUnmet(run.frame, facts, way) === null && mayStart(run.frame, facts, to);
+
+/** What of a container that is made new is not met: its start, and that one's, and so on; a hub, and the root, may start elsewhere. */
+const unmetStart = (run: Run, state: State, id: Id): Unmet | null => {
   const { frame } = run;
-  const isNew = nodeIn(frame, to)?.kind !== "screen" && (link?.cold || !isThere(state.root, way));
-  return firstUnmet(frame, state.facts, isNew ? [...way, ...downStarts(frame, to)] : way);
+  const own = firstUnmet(frame, state.facts, [id]);
+  const start = own ? undefined : startIn(frame, id);
+  const unmet = own ?? (start === undefined ? null : unmetStart(run, state, start));
+  const isFree = unmet && (nodeIn(frame, id)?.kind === "hub" || id === frame.root) && !own;
+  if (!isFree || (unmet.need.otherwise !== undefined && leads(run, state, unmet))) return unmet;
+  return mayStart(frame, state.facts, id) ? null : unmet;
+};
+
+/**
+ * What of a way is not met: first what is on it, from the root down, then what would be made with it, from the outermost down:
+ * the list of a pair whose detail is asked for, and the starts of what is opened. What is in the state already is not asked,
+ * but of what waited.
+ */
+const unmetOn = (run: Run, state: State, { to, link, waited }: Ask, way: readonly Id[]): Unmet | null => {
+  const { frame } = run;
+  if (!hasNeeds(frame)) return null;
+  const unmet = firstUnmet(frame, state.facts, way);
+  if (unmet) return unmet;
+  const isNew = (until: number): boolean => link?.cold === true || !isThere(state.root, way.slice(0, until + 1));
+  for (const [i, id] of way.entries()) {
+    const pair = nodeIn(frame, id);
+    const list = pair?.kind === "pair" && way[i + 1] === pair.detail ? pair.list : undefined;
+    const beside = list !== undefined && isNew(i) ? unmetStart(run, state, list) : null;
+    if (beside) return beside;
+  }
+  return nodeIn(frame, to)?.kind !== "screen" && (waited || isNew(way.length - 1)) ? unmetStart(run, state, to) : null;
 };
 
 /** Finds the place of what is asked, or of what stands in for it as its needs are not met; null, with a note, if nothing is to be opened. */
 export const grant = (run: Run, state: State, given: Ask): Granted | null => {
   const { frame } = run;
   let ask: AskFrom = { ...given, from: given.from ?? focusPath(run, state.root) };
-  let pending: Pending | null = null;
+  let pending: Waiting | null = null;
   for (let turn = 0; turn <= mostTurns; turn += 1) {
     const isNode = nodeIn(frame, ask.to) !== undefined;
     const way = isNode && isAttached(frame, ask.to) ? wayTo(run, state.facts, ask) : null;
@@ -97,8 +145,7 @@ export const grant = (run: Run, state: State, given: Ask): Granted | null => {
       return null;
     }
     const unmet = unmetOn(run, state, ask, way);
-    if (!unmet)
-      return { ask, way, pending: pending && { ...pending, standIn: ask.to }, redirected: ask.to !== given.to };
+    if (!unmet) return { ask, way, pending, redirected: ask.to !== given.to };
     const { id, need } = unmet;
     const lacking = { of: id === ask.to ? { id, params: ask.params } : { id }, need };
     if (need.otherwise === undefined) {
@@ -109,17 +156,10 @@ export const grant = (run: Run, state: State, given: Ask): Granted | null => {
     note(run, "redirected", need.otherwise, { to: { id: need.otherwise }, why: "needs", lacking, waits });
     if (waits) {
       const { to, params, as, motion, how } = ask;
-      pending = { to, params, with: ask.with, as, motion, how, cold: ask.link?.lays ?? false, standIn: need.otherwise };
+      pending = { to, params, with: ask.with, as, motion, how, cold: ask.link?.lays ?? false };
     }
     ask = { ...ask, to: need.otherwise, params: noParams, with: noParams, as: null, motion: null };
   }
   note(run, "needs-loop", given.to, { opening: given.to });
   return null;
 };
-
-const isAsked = (pending: Pending, { to, params }: Ask): boolean =>
-  pending.to === to && sameParams(pending.params, params);
-
-/** What waits once something was opened: what a redirect of it set, else what waited before, unless that is what was opened. */
-export const pendingAfter = (before: Pending | null, granted: Granted): Pending | null =>
-  granted.pending ?? (before && isAsked(before, granted.ask) ? null : before);

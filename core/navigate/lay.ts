@@ -1,33 +1,28 @@
 import { baseOf } from "../frame/defaults.js";
-import { downStarts, firstUnmet } from "../frame/needs.js";
 import { nodeAt } from "../frame/nodes.js";
-import { type Facts, type Id, noParams, type Params } from "../frame/parts.js";
-import { fillsPattern, paramsNamed, patternOf, prefixParams } from "../frame/pattern.js";
+import { type Id, noParams, type Params } from "../frame/parts.js";
+import { paramsNamed, patternOf, prefixParams } from "../frame/pattern.js";
 import { sure } from "../frame/sure.js";
 import type { FixedPair, FixedStack } from "../frame/types.js";
 import { withEntries, withPair } from "./entries.js";
 import type { Granted } from "./grant.js";
-import { type Entering, fresh, newHub, newPair, newScreen, newStack, paneId, plainly } from "./make.js";
+import { type Entering, fresh, newHub, newPair, newScreen, newStack, paneId, plainly, skippedBy } from "./make.js";
 import type { SkippedBy } from "./notes.js";
-import { lose, note, type Run } from "./run.js";
+import { lose, note, type Run, sameParams } from "./run.js";
 import type { Entry, HubEntry, StackEntry, State } from "./state.js";
 import { withTab } from "./tabs.js";
 
 /** The way a link lays: to its screen, from the root. */
 interface Laying {
-  facts: Facts;
   way: readonly Id[];
   entering: Entering;
 }
 
 /** Why a screen or container is not laid beneath a link's; null when it is. */
-const skipped = (run: Run, facts: Facts, id: Id, params: Params): SkippedBy | null => {
-  const unmet = firstUnmet(run.frame, facts, [id, ...downStarts(run.frame, id)]);
-  if (unmet) return { why: "needs", lacking: { of: { id: unmet.id }, need: unmet.need } };
+export const skippedBeneath = (run: Run, id: Id, params: Params): SkippedBy | null => {
   const node = nodeAt(run.frame, id);
-  if (node.kind !== "screen") return null;
-  if (node.after) return { why: "goes-on" };
-  return fillsPattern(node, params) ? null : { why: "lacks-params" };
+  const why = skippedBy(run, id, params);
+  return why?.why !== "needs" && node.kind === "screen" && node.after ? { why: "goes-on" } : why;
 };
 
 interface Beneath {
@@ -40,7 +35,8 @@ interface Beneath {
 const candidates = (run: Run, stack: FixedStack, next: Id, { way, entering }: Laying): Beneath[] => {
   const base = baseOf(stack);
   if (base === null) return [];
-  const target = nodeAt(run.frame, sure(way.at(-1), "the last of a way"));
+  const to = sure(way.at(-1), "the last of a way");
+  const target = nodeAt(run.frame, to);
   const pattern = target.kind === "screen" ? patternOf(target) : null;
   const along = (id: Id): Beneath | null => {
     const node = nodeAt(run.frame, id);
@@ -49,20 +45,26 @@ const candidates = (run: Run, stack: FixedStack, next: Id, { way, entering }: La
     return params && { id, params, length: own.segments.length };
   };
   const found: Beneath[] = [];
-  if (base !== undefined && base !== next) {
+  if (base !== undefined && base !== next && base !== to) {
     const node = nodeAt(run.frame, base);
     const params = along(base)?.params ?? (node.kind === "screen" ? paramsNamed(node, entering.params) : noParams);
     found.push({ id: base, params, length: 0 });
   }
   const prefixes = stack.children
-    .filter((id) => id !== base && id !== next && run.look(id).opens === "push")
+    .filter((id) => id !== base && id !== next && id !== to && run.look(id).opens === "push")
     .flatMap((id) => along(id) ?? []);
   return [...found, ...prefixes.sort((a, b) => a.length - b.length)];
 };
 
-const laidBeneath = (run: Run, stack: FixedStack, next: Id, laying: Laying): Entry[] =>
+/** The entry of a node with these params that stands in a stack already: it is laid as it is. */
+const standing = (was: readonly Entry[], id: Id, params: Params): Entry | undefined =>
+  was.findLast((entry) => entry.node === id && (entry.kind !== "screen" || sameParams(entry.params, params)));
+
+const laidBeneath = (run: Run, stack: FixedStack, next: Id, laying: Laying, was: readonly Entry[]): Entry[] =>
   candidates(run, stack, next, laying).flatMap(({ id, params }) => {
-    const why = skipped(run, laying.facts, id, params);
+    const why = skippedBeneath(run, id, params);
+    const there = why === null ? standing(was, id, params) : undefined;
+    if (there) return there;
     if (why === null)
       return nodeAt(run.frame, id).kind === "screen" ? newScreen(run, id, { ...plainly, params }) : fresh(run, id);
     note(run, "base-skipped", id, { what: id, ...why });
@@ -72,9 +74,10 @@ const laidBeneath = (run: Run, stack: FixedStack, next: Id, laying: Laying): Ent
 const laidStack = (run: Run, laying: Laying, i: number, node: FixedStack, there: Entry | null): StackEntry => {
   const { id, next } = stepOf(laying, i);
   const was = there?.kind === "stack" ? there.entries : [];
-  const kept = was.findLast((entry) => entry.kind !== "screen" && entry.node === next) ?? null;
-  for (const entry of was) if (entry !== kept) lose(run, entry);
-  const entries = [...laidBeneath(run, node, next, laying), laid(run, laying, i + 1, kept)];
+  const kept = standing(was, next, laying.entering.params) ?? null;
+  const entries = [...laidBeneath(run, node, next, laying, was), laid(run, laying, i + 1, kept)];
+  const keys = new Set(entries.map(({ key }) => key));
+  for (const entry of was) if (!keys.has(entry.key)) lose(run, entry);
   return there?.kind === "stack" ? withEntries(there, entries) : newStack(run, id, entries);
 };
 
@@ -115,6 +118,8 @@ const laid = (run: Run, laying: Laying, i: number, there: Entry | null): Entry =
   const id = sure(way[i], "a step of a way");
   const node = nodeAt(run.frame, id);
   if (way[i + 1] === undefined || node.kind === "screen") {
+    if (there?.kind === "screen" && sameParams(there.params, entering.params))
+      return entering.carried === noParams ? there : { ...there, carried: entering.carried };
     if (there) lose(run, there);
     return node.kind === "screen" ? newScreen(run, id, entering) : fresh(run, id, entering);
   }
@@ -131,7 +136,7 @@ const laid = (run: Run, laying: Laying, i: number, there: Entry | null): Entry =
 /** Lays the way of a link. */
 export const layGranted = (run: Run, state: State, { ask, way }: Granted): State => {
   const entering = { params: ask.params, carried: ask.with, opens: ask.as, motion: ask.motion };
-  const root = laid(run, { facts: state.facts, way, entering }, 0, ask.link?.cold ? null : state.root);
+  const root = laid(run, { way, entering }, 0, ask.link?.cold ? null : state.root);
   if (root.kind !== "stack") throw new Error("the root is no stack");
   return { ...state, root, drawer: null, outside: false };
 };

@@ -4,7 +4,10 @@ import { nodeAt, nodeIn } from "../frame/nodes.js";
 import { type Facts, type Id, noParams, type Opens, type Params } from "../frame/parts.js";
 import { sure } from "../frame/sure.js";
 import type { FixedPair, FixedStack } from "../frame/types.js";
-import type { Run } from "./run.js";
+import { hasNeeds } from "../frame/needs.js";
+import { mayStart, startLacks, wayIn } from "../frame/way-in.js";
+import type { SkippedBy } from "./notes.js";
+import { note, type Run } from "./run.js";
 import {
   emptyUi,
   type Entry,
@@ -82,11 +85,31 @@ export const fresh = (run: Run, id: Id, entering: Entering = plainly): Entry => 
     const params = node && entering.params !== noParams ? paramsNamed(node, entering.params) : noParams;
     return newScreen(run, id, { ...entering, params });
   }
+  const way = hasNeeds(run.frame) ? wayIn(run.frame, run.facts, id) : null;
+  if (way) return freshAlong(run, way, 0, entering);
   const start = firstId(node);
-  const first = fresh(run, start, { ...entering, opens: null, motion: null });
+  return holding(run, id, fresh(run, start, insideOf(entering)), entering);
+};
+
+/** What is handed over, as it is passed on to what a container shows. */
+const insideOf = (entering: Entering): Entering => ({ ...entering, opens: null, motion: null });
+
+/** A container's new entry with what shows in it. */
+const holding = (run: Run, id: Id, inner: Entry, entering: Entering): Entry => {
+  const node = nodeAt(run.frame, id);
   const own: Entering = { ...entering, params: noParams };
-  if (node.kind === "pair") return newPair(run, id, first, null, own);
-  return node.kind === "hub" ? newHub(run, id, start, first, own) : newStack(run, id, [first], own);
+  if (node.kind === "hub") return newHub(run, id, inner.node, inner, own);
+  if (node.kind !== "pair") return newStack(run, id, [inner], own);
+  if (inner.node === node.list) return newPair(run, id, inner, null, own);
+  return newPair(run, id, fresh(run, paneId(node, "list")), inner, own);
+};
+
+/** The entry of `way[i]` as it starts, along the way down to what it shows first. */
+const freshAlong = (run: Run, way: readonly Id[], i: number, entering: Entering): Entry => {
+  const id = sure(way[i], "a step of a way");
+  return way[i + 1] === undefined
+    ? fresh(run, id, entering)
+    : holding(run, id, freshAlong(run, way, i + 1, insideOf(entering)), entering);
 };
 
 /** The state of an app that has just started, with this root. */
@@ -107,11 +130,21 @@ export const freshRoot = (run: Run): StackEntry => {
   return root;
 };
 
+/** Why something is not laid beneath what is opened: it may not be shown, or its address lacks a param; null when it is. */
+export const skippedBy = (run: Run, id: Id, params: Params): SkippedBy | null => {
+  const { frame, facts } = run;
+  const unmet = mayStart(frame, facts, id) ? null : startLacks(frame, facts, id);
+  if (unmet) return { why: "needs", lacking: { of: { id: unmet.id }, need: unmet.need } };
+  const node = nodeAt(frame, id);
+  return node.kind !== "screen" || fillsPattern(node, params) ? null : { why: "lacks-params" };
+};
+
 /** A stack that is made on the way into it: what it starts with lies beneath, where that can be laid. */
 const stackOnTheWay = (run: Run, id: Id, node: FixedStack, next: Id, inner: Entry, entering: Entering): StackEntry => {
   const start = firstId(node);
-  const first = nodeAt(run.frame, start);
-  const isLaid = start !== next && (first.kind !== "screen" || fillsPattern(first, entering.params));
+  const why = start === next ? null : skippedBy(run, start, entering.params);
+  if (why) note(run, "base-skipped", start, { what: start, ...why });
+  const isLaid = start !== next && !why;
   return newStack(run, id, isLaid ? [fresh(run, start, { ...plainly, params: entering.params }), inner] : [inner]);
 };
 

@@ -55,7 +55,10 @@ const doored = (more: Record<string, Node> = {}, extra: Partial<Frame> = {}): Fr
 
 describe("needs", () => {
   test("a launch shows what stands in for what may not be shown, and nothing behind it", () => {
-    expect(run(doored())).toMatchObject({ top: "welcome", back: ["exit"], pending: null, codes: ["redirected"] });
+    expect(run(doored())).toMatchObject({ top: "welcome", back: ["exit"], codes: ["redirected"] });
+    // a launch that is turned away waits, where its need says so
+    expect(run(doored()).pending).toEqual({ to: "home", params: {} });
+    expect(run(doored(), fact(true))).toMatchObject({ top: "a", back: ["exit"], pending: null });
     const frame = doored();
     expect(snapshotOf(frame, viewOf(frame), launch(frame, viewOf(frame), { signedIn: true }))).toMatchObject({
       top: "a",
@@ -90,7 +93,7 @@ describe("needs", () => {
 
   test("signing out from deep inside takes everything out that needs it, background tabs too", () => {
     const after = run(doored(), fact(true), tab("me"), tab("aTab"), tap("item"), tap("out"));
-    expect(after).toMatchObject({ top: "welcome", shown: ["welcome"], back: ["exit"], pending: null });
+    expect(after).toMatchObject({ top: "welcome", shown: ["welcome"], back: ["exit"], pending: { to: "home" } });
     expect(after.codes).toEqual(["swept", "redirected"]);
     // a session starts afresh
     expect(run(doored(), fact(true), tap("item"), tap("out"), fact(true)).trail).toEqual(["a"]);

@@ -1,9 +1,8 @@
 import { startOf } from "../frame/defaults.js";
-import { nodeAt, stackAt } from "../frame/nodes.js";
+import { nodeAt, screenAt, stackAt } from "../frame/nodes.js";
 import { type Id, noParams } from "../frame/parts.js";
 import { firstOf, lastOf, sure } from "../frame/sure.js";
 import {
-  activeTab,
   entriesInside,
   mapAll,
   withChild,
@@ -13,12 +12,12 @@ import {
   withoutTab,
   withPair,
 } from "./entries.js";
-import { firstOverlay, overlayOn, topOf } from "./focus.js";
-import { type Ask, grant, type Granted, pendingAfter } from "./grant.js";
+import { firstOverlay, focusPath, overlayOn, topOf } from "./focus.js";
+import { type Ask, grant, type Granted } from "./grant.js";
 import { type Entering, fresh, freshRoot, madeOnTheWay, newScreen } from "./make.js";
 import type { ClosedBy, Named } from "./notes.js";
 import { lose, named, note, type Run, sameParams } from "./run.js";
-import type { ContainerEntry, Entry, HubEntry, PairEntry, StackEntry, State } from "./state.js";
+import type { ContainerEntry, Entry, HubEntry, PairEntry, Pending, StackEntry, State } from "./state.js";
 import { atRoot, withTab } from "./tabs.js";
 
 const closeAbove = (run: Run, entries: readonly Entry[], from: number, by: ClosedBy): void => {
@@ -144,7 +143,7 @@ const withoutOverlays = (run: Run, entry: Entry, by: ClosedBy): Entry => {
   if (entry.kind === "screen") return entry;
   const own = entry.kind === "stack" ? closeOverlays(run, entry, by) : entry;
   const shows = (inner: Entry): boolean =>
-    own.kind === "stack" ? inner === lastOf(own.entries) : own.kind !== "hub" || inner === activeTab(own);
+    own.kind === "stack" ? inner === lastOf(own.entries) : own.kind !== "hub" || inner.node === own.active;
   return mapAll(own, (inner) => (shows(inner) ? withoutOverlays(run, inner, by) : inner));
 };
 
@@ -274,11 +273,33 @@ export const openGranted = (run: Run, state: State, granted: Granted): State => 
   return { ...state, root, outside: false, drawer: null };
 };
 
+/** The key of what was opened in place of something else. */
+export const standingIn = (run: Run, next: State, { ask }: Granted): number => {
+  const path = focusPath(run, next.root);
+  return (path.findLast(({ node }) => node === ask.to) ?? lastOf(path)).key;
+};
+
+const isAsked = (pending: Pending, { to, params }: Ask): boolean =>
+  pending.to === to && sameParams(pending.params, params);
+
+/** The state with what waits once something was opened: what a redirect of it set, else what waited before, unless that is what was opened. */
+export const withWaiting = (run: Run, before: State, next: State, granted: Granted): State => {
+  const waited = before.pending && isAsked(before.pending, granted.ask) ? null : before.pending;
+  const pending = granted.pending ? { ...granted.pending, standIn: standingIn(run, next, granted) } : waited;
+  return pending === next.pending ? next : { ...next, pending };
+};
+
+/** The state once a screen that goes on by itself is taken out, as something from outside was opened over it: a splash is never beneath what comes. */
+export const withoutSplash = (run: Run, before: State, next: State): State => {
+  const top = topOf(run, before.root);
+  if (next === before || top.kind !== "screen" || !screenAt(run.frame, top.node).after) return next;
+  const root = withoutAsker(run, next.root, top);
+  return root === next.root ? next : { ...next, root };
+};
+
 /** Opens a node, or what stands in for it as its needs are not met. */
 export const open = (run: Run, state: State, ask: Ask): State => {
   const granted = grant(run, state, ask);
   if (!granted) return state;
-  const next = openGranted(run, state, granted);
-  const pending = pendingAfter(state.pending, granted);
-  return pending === next.pending ? next : { ...next, pending };
+  return withWaiting(run, state, openGranted(run, state, granted), granted);
 };

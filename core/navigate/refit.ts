@@ -172,10 +172,10 @@ const reopened = (run: Run, state: State, id: Id, top: Entry): State => {
  * there. A top screen that only changed its place is opened in the new one. `names` maps ids that were renamed.
  */
 export const refit = (before: FixedFrame, frame: FixedFrame, view: View, state: State, names: Names = {}): State => {
-  const run = newRun(frame, view, state);
+  const facts = factsOn(frame, state.facts);
+  const run = newRun(frame, view, { ...state, facts });
   const top = topOf(lensOf(before, view), state.root);
   const root = fitted(run, state.root, names);
-  const facts = factsOn(frame, state.facts);
   let next: State = { ...state, root: root?.kind === "stack" ? root : freshRoot(run), facts };
   const id = renamed(top.node, names);
   const isLost =

@@ -1,57 +1,56 @@
+import { startOf } from "../frame/defaults.js";
+import { nodeIn, stackAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
-import { entriesInside, pathTo, withAt, withEntries, withoutDetail } from "./entries.js";
-import { focusPath } from "./focus.js";
-import { askOf, grant } from "./grant.js";
-import { layGranted } from "./lay.js";
-import { openGranted } from "./open.js";
+import { lastOf } from "../frame/sure.js";
+import { wayIn } from "../frame/way-in.js";
+import { entriesInside, holdsNode, pathTo, withAt, withEntries, withoutDetail } from "./entries.js";
+import { askOf, grant, type Granted } from "./grant.js";
+import { layGranted, skippedBeneath } from "./lay.js";
+import { fresh } from "./make.js";
+import { openGranted, standingIn } from "./open.js";
 import { lose, note, type Run } from "./run.js";
 import type { Entry, Pending, State } from "./state.js";
 
-/** A stand-in with what lies on it, in the container that holds it. */
-interface StandIn {
-  container: Entry;
-  keys: ReadonlySet<number>;
-}
-
-/** The entry of a node that was opened last, with what holds it. */
-const findLast = (entry: Entry, id: Id): [parent: Entry, entry: Entry] | null => {
-  for (const inner of [...entriesInside(entry)].reverse()) {
-    const found: [Entry, Entry] | null = inner.node === id ? [entry, inner] : findLast(inner, id);
-    if (found) return found;
+/** The entries of a stand-in and of what lies on it, with the container that holds them; null if it is a tab or a pair's list, which stay. */
+const lyingOn = (path: readonly Entry[]): { container: Entry; keys: ReadonlySet<number> } | null => {
+  const [container, entry] = [path.at(-2), path.at(-1)];
+  if (!container || !entry) return null;
+  if (container.kind === "stack") {
+    const lies = container.entries.slice(container.entries.indexOf(entry));
+    return { container, keys: new Set(lies.map(({ key }) => key)) };
   }
-  return null;
+  return container.kind === "pair" && container.detail === entry ? { container, keys: new Set([entry.key]) } : null;
 };
 
-/** The entries of a stand-in and of what lies on it; none if it is a tab or a pair's list, which stay. */
-const standInOf = (run: Run, state: State, id: Id): StandIn | null => {
-  const focus = focusPath(run, state.root);
-  const at = focus.findIndex((entry) => entry.node === id);
-  const [parent, entry] = (at > 0 ? focus.slice(at - 1, at + 1) : findLast(state.root, id)) ?? [];
-  if (!parent || !entry) return null;
-  if (parent.kind === "stack") {
-    const lies = parent.entries.slice(parent.entries.indexOf(entry));
-    return { container: parent, keys: new Set(lies.map(({ key }) => key)) };
-  }
-  return parent.kind === "pair" && parent.detail === entry ? { container: parent, keys: new Set([entry.key]) } : null;
-};
-
-const withoutKeys = (run: Run, state: State, container: Entry, keys: ReadonlySet<number>): State => {
-  const path = pathTo(state.root, container.key) ?? [];
-  const at = path.at(-1);
-  const gone = at ? entriesInside(at).filter((entry) => keys.has(entry.key)) : [];
-  if (gone.length === 0) return state;
+/**
+ * The state without a stand-in and what lies on it. A stack that this empties takes its start as one made on the way would,
+ * if that is not the next node on the way; else it is left empty, to be filled by what is opened, or to leave.
+ */
+const withoutStandIn = (run: Run, state: State, path: readonly Entry[], { way, ask }: Granted): State => {
+  const lying = lyingOn(path);
+  if (!lying) return state;
+  const here = pathTo(state.root, lying.container.key) ?? [];
+  const at = here.at(-1);
+  if (!at) return state;
+  const gone = entriesInside(at).filter(({ key }) => lying.keys.has(key));
   for (const entry of gone) lose(run, entry);
-  if (at?.kind === "pair") return withAt(state, path, path.length - 1, withoutDetail(at));
-  if (at?.kind !== "stack") return state;
-  const left = at.entries.filter((entry) => !keys.has(entry.key));
-  return withAt(state, path, path.length - 1, withEntries(at, left));
+  if (at.kind === "pair") return gone.length ? withAt(state, here, here.length - 1, withoutDetail(at)) : state;
+  if (at.kind !== "stack") return state;
+  const left = at.entries.filter(({ key }) => !lying.keys.has(key));
+  if (left.length > 0) return gone.length ? withAt(state, here, here.length - 1, withEntries(at, left)) : state;
+  const start = startOf(stackAt(run.frame, at.node));
+  const next = way[way.indexOf(at.node) + 1];
+  const starts = start !== undefined && start !== next && skippedBeneath(run, start, ask.params) === null;
+  return withAt(state, here, here.length - 1, withEntries(at, starts ? [fresh(run, start)] : []));
 };
 
-/** Whether a stand-in goes before what waited is opened: its container is not emptied by that. */
-const goesAtOnce = (now: State, { container, keys }: StandIn): boolean => {
-  const at = pathTo(now.root, container.key)?.at(-1);
-  if (at?.kind === "stack") return at.entries.findIndex(({ key }) => keys.has(key)) > 0;
-  return at?.kind === "pair";
+/** A container that waited is opened at its start, down to the screen; where it is made new, it starts there anyway. */
+const atStart = (run: Run, state: State, granted: Granted): Granted => {
+  const { ask, way } = granted;
+  if (nodeIn(run.frame, ask.to)?.kind === "screen" || !holdsNode(state.root, ask.to)) return granted;
+  const inside = wayIn(run.frame, state.facts, ask.to);
+  if (!inside || inside.length < 2) return granted;
+  return { ...granted, ask: { ...ask, to: lastOf(inside) }, way: [...way, ...inside.slice(1)] };
 };
 
 /**
@@ -67,20 +66,24 @@ export const resumed = (run: Run, before: State, now: State, pending: Pending): 
     motion,
     // what was to be replaced is gone: its stand-in took its place, and leaves now
     how: how === "replace" ? ("add" as const) : how,
+    waited: true as const,
     ...(cold && { link: { lays: true, cold: false } }),
   };
   const silent: Run = { ...run, notes: [] };
   const first = grant(silent, now, ask);
-  if (!first || (first.redirected && first.ask.to === pending.standIn)) return null;
+  const path = pathTo(before.root, pending.standIn);
+  const stoodIn: Id | undefined = path?.at(-1)?.node;
+  if (!first || (first.redirected && (stoodIn === undefined || first.ask.to === stoodIn))) return null;
 
-  const old = standInOf(run, before, pending.standIn);
-  const atOnce = old !== null && goesAtOnce(now, old);
-  let next = atOnce ? withoutKeys(run, now, old.container, old.keys) : now;
-  const granted = grant(first.redirected ? run : silent, next, ask) ?? first;
-  if (!granted.redirected) note(run, "resumed", to, { what: { id: to, params } });
-  next = granted.ask.link && !granted.redirected ? layGranted(run, next, granted) : openGranted(run, next, granted);
-  next = { ...next, pending: granted.redirected ? { ...pending, standIn: granted.ask.to } : null };
-  if (!old || atOnce) return next;
-  const onTheWay = new Set(focusPath(run, next.root).map(({ key }) => key));
-  return withoutKeys(run, next, old.container, new Set([...old.keys].filter((key) => !onTheWay.has(key))));
+  const left = path ? withoutStandIn(run, now, path, first) : now;
+  const granted = grant(first.redirected ? run : silent, left, ask) ?? first;
+  if (granted.redirected) {
+    const next = openGranted(run, left, granted);
+    return { ...next, pending: { ...pending, standIn: standingIn(run, next, granted) } };
+  }
+  note(run, "resumed", to, { what: { id: to, params } });
+  const opened = granted.ask.link
+    ? layGranted(run, left, granted)
+    : openGranted(run, left, atStart(run, left, granted));
+  return { ...opened, pending: null };
 };

@@ -1,5 +1,5 @@
 import { type Lens, lensOf } from "../frame/look.js";
-import type { Id, Params } from "../frame/parts.js";
+import type { Facts, Id, Params } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { entriesInside, mapAll } from "./entries.js";
@@ -15,6 +15,8 @@ export interface Passed {
 
 /** What one event is carried out with. The only thing that changes while an event runs, and it is gone after it. */
 export interface Run extends Lens {
+  /** The facts as they are at this point of the event. */
+  facts: Facts;
   clock: number;
   nextKey: number;
   notes: Note[];
@@ -25,8 +27,13 @@ export interface Run extends Lens {
 }
 
 /** A run of an event that comes to a state. */
-export const newRun = (frame: FixedFrame, view: View, { clock, nextKey }: Pick<State, "clock" | "nextKey">): Run => ({
+export const newRun = (
+  frame: FixedFrame,
+  view: View,
+  { clock, nextKey, facts }: Pick<State, "clock" | "nextKey" | "facts">,
+): Run => ({
   ...lensOf(frame, view),
+  facts,
   clock,
   nextKey,
   notes: [],

@@ -1,14 +1,18 @@
-import { hasNeeds, sameFacts, unmetOf } from "../frame/needs.js";
-import type { Facts, Id } from "../frame/parts.js";
-import type { FixedFrame } from "../frame/types.js";
-import { holdsNode } from "./entries.js";
+import { placesOf } from "../frame/frame-index.js";
+import { hasNeeds, sameFacts, type Unmet, unmetOf } from "../frame/needs.js";
+import { nodeIn } from "../frame/nodes.js";
+import { patternOf } from "../frame/pattern.js";
+import { mayStart, startIn, startLacks } from "../frame/way-in.js";
+import { type Facts, type Id, noParams } from "../frame/parts.js";
+import type { FixedFrame, FixedScreen } from "../frame/types.js";
+import { holdsNode, pathTo } from "./entries.js";
 import { focusPath } from "./focus.js";
-import { askOf, grant, mostTurns } from "./grant.js";
-import { openGranted } from "./open.js";
+import { askOf, grant, mostTurns, type Waiting } from "./grant.js";
+import { openGranted, standingIn } from "./open.js";
 import { resumed } from "./resume.js";
 import { named, note, type Run } from "./run.js";
 import { type Entry, isStuck, type StackEntry, type State } from "./state.js";
-import { type Known, sweptState, wholeState } from "./sweep.js";
+import { type Known, staysWhole, sweptState, wholeState } from "./sweep.js";
 
 // The standing rule: no entry whose needs are unmet is ever in the state. It is held in rounds of three parts: what may
 // not be shown is taken out, then something is opened in place of what the person saw, then containers are made whole.
@@ -22,43 +26,78 @@ const knownOf = (run: Run, before: State | null, facts: Facts): Known | null => 
   return mark && mark.nodes === run.frame.nodes && mark.facts === facts ? { root: before.root } : null;
 };
 
+/** What may not be there any more of what the person saw: the entry, and the need that is not met, of the entry or of its start. */
+interface Wrong extends Unmet {
+  entry: Entry;
+}
+
 /** The outermost entry above the top screen that may not be there; for a pair that leaves with its list, that list. */
-const outermostUnmet = (run: Run, { facts, root }: State): Entry | undefined => {
-  const isUnmet = (entry: Entry): boolean => unmetOf(run.frame, facts, entry.node) !== undefined;
+const outermostUnmet = (run: Run, { facts, root }: State): Wrong | undefined => {
+  const own = (entry: Entry): Wrong | undefined => {
+    const need = unmetOf(run.frame, facts, entry.node);
+    return need && { id: entry.node, need, entry };
+  };
   for (const entry of focusPath(run, root)) {
-    if (isUnmet(entry)) return entry;
-    if (entry.kind === "pair" && isUnmet(entry.list)) return entry.list;
+    const wrong = own(entry);
+    if (wrong) return wrong;
+    if (entry.kind !== "pair" || staysWhole(run, facts, entry.list)) continue;
+    const lacks = startLacks(run.frame, facts, entry.list.node);
+    if (lacks) return { ...lacks, entry: entry.list };
   }
   return undefined;
 };
 
-/** What waited is given up when what stood in for it has left in any other way than by the sweep. */
-const withPendingKept = (before: State | null, after: State): State => {
-  const { pending } = after;
-  if (!pending || holdsNode(after.root, pending.standIn)) return after;
-  const wasThere = before?.pending !== pending || holdsNode(before.root, pending.standIn);
-  return wasThere ? { ...after, pending: null } : after;
+/** What a person would have opened afresh in place of what was taken out: a screen with values in its address by its stack's start. */
+const freshStart = (run: Run, state: State, { entry, id }: Wrong): Waiting | null => {
+  const { frame } = run;
+  const node = nodeIn(frame, id);
+  const waiting = (to: Id): Waiting => ({
+    to,
+    params: noParams,
+    with: noParams,
+    as: null,
+    motion: null,
+    how: "add",
+    cold: false,
+  });
+  if (node?.kind !== "screen" || !namesParams(node)) return waiting(entry.node === id ? id : entry.node);
+  const place = placesOf(frame, id).find((each) => holdsNode(state.root, each)) ?? placesOf(frame, id)[0];
+  const start = place === undefined ? undefined : startIn(frame, place);
+  const first = start === undefined ? undefined : nodeIn(frame, start);
+  if (start === undefined || !first || mayStart(frame, state.facts, start)) return null;
+  return first.kind === "screen" && namesParams(first) ? null : waiting(start);
 };
 
-/** Opens what stands in for what the person saw; a sweep makes nothing wait. */
-const redirected = (run: Run, state: State, wrong: Entry, otherwise: Id): State => {
+const namesParams = (node: FixedScreen): boolean => {
+  const pattern = patternOf(node);
+  return pattern !== null && pattern.names.length > 0;
+};
+
+/** Opens what stands in for what the person saw; where the need says so and nothing waits, a fresh start of that waits. */
+const redirected = (run: Run, before: State, state: State, wrong: Wrong, otherwise: Id): State => {
   const granted = grant(run, state, askOf(otherwise));
   if (!granted) return state;
   const { ask } = granted;
-  note(run, "redirected", ask.to, { to: { id: ask.to, params: ask.params }, why: "swept", from: named(wrong) });
-  return openGranted(run, state, granted);
+  note(run, "redirected", ask.to, { to: { id: ask.to, params: ask.params }, why: "swept", from: named(wrong.entry) });
+  const next = openGranted(run, state, granted);
+  const standIn = standingIn(run, next, granted);
+  // what opened in the place of a stand-in that was swept stands in from then on
+  if (next.pending)
+    return pathTo(state.root, next.pending.standIn) ? next : { ...next, pending: { ...next.pending, standIn } };
+  const waits = wrong.need.resume ? freshStart(run, before, wrong) : null;
+  return waits ? { ...next, pending: { ...waits, standIn } } : next;
 };
 
 /** One round: the state after it, and whether another one may be needed. */
 const round = (run: Run, state: State, known: Known | null, isNewFact: boolean, canTurn: boolean) => {
   const swept = sweptState(run, state, known);
   const wrong = swept === state ? undefined : outermostUnmet(run, state);
-  if (swept !== state && !canTurn) note(run, "needs-loop", wrong?.node ?? null, { opening: null });
+  if (swept !== state && !canTurn) note(run, "needs-loop", wrong?.id ?? null, { opening: null });
   const opened = isNewFact && state.pending ? resumed(run, state, swept, state.pending) : null;
   let next = opened ?? swept;
   if (!opened && wrong && canTurn) {
-    const otherwise = unmetOf(run.frame, state.facts, wrong.node)?.otherwise;
-    if (otherwise !== undefined) next = redirected(run, next, wrong, otherwise);
+    const { otherwise } = wrong.need;
+    if (otherwise !== undefined) next = redirected(run, state, next, wrong, otherwise);
   }
   return { state: wholeState(run, next, known), goesOn: swept !== state || opened !== null };
 };
@@ -70,7 +109,7 @@ const round = (run: Run, state: State, known: Known | null, isNewFact: boolean, 
 export const stand = (run: Run, before: State | null, after: State): State => {
   if (!hasNeeds(run.frame)) return after;
   const { outside } = after;
-  let state = withPendingKept(before, after);
+  let state = after;
   const known = knownOf(run, before, state.facts);
   let isNewFact = before !== null && !sameFacts(before.facts, state.facts);
   for (let turn = 0; ; turn += 1) {
@@ -79,6 +118,8 @@ export const stand = (run: Run, before: State | null, after: State): State => {
     isNewFact = false;
     if (!next.goesOn || turn >= mostTurns) break;
   }
+  // what waits is given up when what stood in for it is not there any more
+  if (state.pending && !pathTo(state.root, state.pending.standIn)) state = { ...state, pending: null };
   if (isStuck(state)) note(run, "stuck", null, {});
   held.set(state.root, { nodes: run.frame.nodes, facts: state.facts });
   return state.outside === outside ? state : { ...state, outside };

@@ -75,8 +75,8 @@ export interface Pending {
   how: How;
   /** A link asked for it, and lays its way as a cold one does. */
   cold: boolean;
-  /** What was opened instead. */
-  standIn: Id;
+  /** The key of the entry that was opened instead. */
+  standIn: number;
 }
 
 /** Where the person is in the app. It knows nothing of sizes: the same in every view. A value, never changed in place. */

@@ -69,9 +69,9 @@ export const launch = (
   given: Readonly<Record<Id, FactValue>> = {},
   url?: string,
 ): Step => {
-  const run = newRun(frame, at, { clock: 0, nextKey: 1 });
   const facts: Record<Id, FactValue> = {};
   for (const each of factsOf(frame)) facts[each.id] = given[each.id] ?? factAtLaunch(each);
+  const run = newRun(frame, at, { clock: 0, nextKey: 1, facts });
   const launched = launchState(run, facts, url);
   const state = { ...launched, nextKey: run.nextKey };
   return { state, moves: [], notes: run.notes, passed: [{ state, moves: [] }] };

@@ -1,5 +1,6 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
-import { mayStart, unmetOf } from "../frame/needs.js";
+import { unmetOf } from "../frame/needs.js";
+import { mayStart } from "../frame/way-in.js";
 import { hubAt } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
 import { mapEntries, withEntries, withHub } from "./entries.js";
@@ -77,7 +78,9 @@ const whole = (run: Run, facts: Facts, entry: Entry, was: Was): Entry | null => 
   if (entry.kind === "screen") return entry;
   const again = (inner: Entry, old: Was): Entry | null => {
     const left = whole(run, facts, inner, old);
-    const starts = entry.kind === "hub" || (entry.kind === "pair" && inner === entry.list);
+    // another tab left empty is unmade until it is chosen
+    const starts =
+      (entry.kind === "hub" && inner.node === entry.active) || (entry.kind === "pair" && inner === entry.list);
     return left ?? (starts ? startAgain(run, facts, inner.node) : null);
   };
   const left = mapNews(entry, was, again);
@@ -102,6 +105,13 @@ const wholeHub = (run: Run, facts: Facts, hub: HubEntry): HubEntry | null => {
   const visits = hub.visits.filter((id) => id !== active && !unmetOf(run.frame, facts, id));
   if (active === hub.active && tabs === hub.tabs && visits.length === hub.visits.length) return hub;
   return withHub(hub, { active, tabs, visits });
+};
+
+/** Whether something is left of an entry once what may not be shown is out of it. */
+export const staysWhole = (run: Run, facts: Facts, entry: Entry): boolean => {
+  const silent: Run = { ...run, notes: [] };
+  const left = swept(silent, facts, entry, undefined);
+  return left !== null && (whole(silent, facts, left, undefined) ?? startAgain(silent, facts, entry.node)) !== null;
 };
 
 /** The state with all its containers whole again; the root is left empty where nothing may be shown. */

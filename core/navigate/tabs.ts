@@ -1,6 +1,6 @@
 import { keepOf, startOf } from "../frame/defaults.js";
 import type { Lens } from "../frame/look.js";
-import { mayStart } from "../frame/needs.js";
+import { mayStart } from "../frame/way-in.js";
 import { hubAt } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
 import { activeTab, withChild, withEntries, withHub, withoutDetail, withoutTab, withPair } from "./entries.js";

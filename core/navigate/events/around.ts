@@ -9,7 +9,9 @@ export const fact = (run: Run, state: State, { id, is }: EventOf<"fact">): State
   if (!known) return ignore(run, state, null, { why: "no-fact", fact: id });
   const values = factValues(known);
   if (!values.includes(is)) return ignore(run, state, null, { why: "no-fact-value", fact: id, is, values });
-  return state.facts[id] === is ? state : { ...state, facts: { ...state.facts, [id]: is } };
+  if (state.facts[id] === is) return state;
+  run.facts = { ...state.facts, [id]: is };
+  return { ...state, facts: run.facts };
 };
 
 /** The device is another, or turned: the state stays as it is. */

@@ -1,4 +1,4 @@
-import { mayStart } from "../../frame/needs.js";
+import { startLacks } from "../../frame/way-in.js";
 import type { Id } from "../../frame/parts.js";
 import { pathTo, withAt, withPair } from "../entries.js";
 import type { EventOf } from "../event.js";
@@ -33,7 +33,7 @@ const choose = (run: Run, state: State, bar: SeenBar, to: Id): State => {
   const hub = path[i];
   if (hub?.kind !== "hub") return state;
   // a tab is shown though its needs are unmet: choosing it is an opening
-  if (!hub.tabs[to] && !mayStart(run.frame, state.facts, to)) return open(run, state, askOf(to));
+  if (!hub.tabs[to] && startLacks(run.frame, state.facts, to)) return open(run, state, askOf(to));
   const next = hub.active === to ? tabAgain(run, hub, isNarrowAt(run, path, i)) : withTab(run, hub, to);
   const chosen = withSides(withAt(state, path, i, next), bar.key);
   return bar.open ? { ...chosen, drawer: null } : chosen;

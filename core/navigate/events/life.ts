@@ -1,20 +1,34 @@
 import { targetOfLink } from "../../address/addresses.js";
-import { factAtLaunch, factsOf } from "../../frame/defaults.js";
-import { type Facts, noParams } from "../../frame/parts.js";
+import { factAtLaunch, factsOf, startOf } from "../../frame/defaults.js";
+import { stackAt } from "../../frame/nodes.js";
+import { mayStart } from "../../frame/way-in.js";
+import { type Facts, type Id, noParams } from "../../frame/parts.js";
 import { mapAll } from "../entries.js";
 import type { EventOf } from "../event.js";
 import { followCold, followRunning } from "../follow.js";
-import { askOf } from "../grant.js";
-import { begun, freshRoot } from "../make.js";
-import { open as openNode } from "../open.js";
+import { askOf, grant } from "../grant.js";
+import { begun, newStack } from "../make.js";
+import { open as openNode, withoutSplash } from "../open.js";
 import { emptied, ignore, type Run } from "../run.js";
 import { settle } from "../settle.js";
 import type { Entry, State } from "../state.js";
 
+/** An app that starts by itself: its root's start is opened, else, as a hub's, the first child that may be shown. */
+const launchedAtStart = (run: Run, facts: Facts): State => {
+  const { frame } = run;
+  const blank = begun(run, newStack(run, frame.root, []), facts);
+  const root = stackAt(frame, frame.root);
+  const leads = (id: Id): boolean => grant({ ...run, notes: [] }, blank, askOf(id)) !== null;
+  const start = startOf(root);
+  const first = start !== undefined && leads(start) ? start : root.children.find((id) => mayStart(frame, facts, id));
+  return first === undefined ? blank : openNode(run, blank, askOf(first));
+};
+
 /** An app that starts, by a link or not. What was never on screen is not told as taken out of it. */
 export const launchState = (run: Run, facts: Facts, url?: string): State => {
+  run.facts = facts;
   const linked = url === undefined ? null : followCold(run, facts, url);
-  const state = linked ?? begun(run, freshRoot(run), facts);
+  const state = linked ?? launchedAtStart(run, facts);
   const { notes } = run;
   run.notes = [];
   const launched = settle(run, null, state);
@@ -43,7 +57,7 @@ export const link = (run: Run, state: State, { url, start }: EventOf<"link">): S
 
 /** Something outside the app opens a node. */
 export const open = (run: Run, state: State, { to, params, how = "add" }: EventOf<"open">): State =>
-  openNode(run, state, { ...askOf(to, params), how });
+  withoutSplash(run, state, openNode(run, state, { ...askOf(to, params), how }));
 
 const withoutCarried = (entry: Entry): Entry => {
   const plain = entry.carried === noParams ? entry : { ...entry, carried: noParams };
@@ -53,6 +67,7 @@ const withoutCarried = (entry: Entry): Entry => {
 /** The system ended the app in the background, and it comes back. */
 export const kill = (run: Run, state: State): State => {
   const facts = factsAfterEnd(run, state);
+  run.facts = facts;
   const relaunch = run.frame.relaunch ?? "place";
   if (relaunch === "nothing") {
     emptied(run, state.root);
