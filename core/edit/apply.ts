@@ -36,6 +36,7 @@ export interface ApplyOptions {
 
 const structure = new Set(["kind", "children", "list", "detail"]);
 const addresses = new Set(["kind", "path", "also"]);
+const actions = new Set(["kind", "actions", "extras"]);
 
 /** Whether an operation adds or removes a node, changes the root, or one of these keys of a node. */
 const changes = ({ path }: PatchOperation, keys: ReadonlySet<string>): boolean => {
@@ -47,7 +48,7 @@ const changesFields = (patches: readonly PatchOperation[]): boolean =>
   patches.some(({ path }) => !path.startsWith("/nodes/"));
 
 /** The touched nodes, and those in containers whose children changed: what a change of them can make unsound. */
-const reach = (before: Frame, draft: Draft, touched: ReadonlySet<Id>): ReadonlySet<Id> => {
+const reach = (before: Frame, draft: Draft, touched: ReadonlySet<Id>): Set<Id> => {
   const reached = new Set(touched);
   const indices = [indexOf(before), indexOf(draft.frame)];
   for (const id of touched) {
@@ -58,11 +59,21 @@ const reach = (before: Frame, draft: Draft, touched: ReadonlySet<Id>): ReadonlyS
   return reached;
 };
 
+/** The screens that are left freely by actions of nodes that were touched: without these they are unsound. */
+const leftFreely = ({ nodes }: Frame, touched: ReadonlySet<Id>): Id[] =>
+  Object.keys(nodes).filter((id) => {
+    const node = nodes[id];
+    const free = node?.kind === "screen" ? node.leave?.free : undefined;
+    return free?.some((each) => typeof each !== "string" && touched.has(each.in)) ?? false;
+  });
+
 /** The faults that an edit would bring into a frame that was sound before it. */
 const faultsBrought = (before: Frame, draft: Draft, { patches, touched }: Turn): Fault[] => {
   const texts = patches.flatMap((patch) => ("value" in patch ? textFaults(patch.value, segmentsOf(patch.path)) : []));
   if (texts.length) return texts;
   const reached = changesFields(patches) ? undefined : reach(before, draft, touched);
+  if (reached && patches.some((patch) => changes(patch, actions)))
+    for (const id of leftFreely(draft.frame, touched)) reached.add(id);
   return faultsOf(
     draft.frame,
     reached,

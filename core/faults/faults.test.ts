@@ -121,3 +121,14 @@ describe("the faults of meaning", () => {
     expect(faultsOf(frame, new Set(["two"])).map((fault) => fault.pointer)).toEqual(["/nodes/two/path"]);
   });
 });
+
+test("what leaves a screen without being asked is an action that is there, by id or on another screen", () => {
+  const frame = (free: unknown[]) =>
+    tabbed({}, { form: screen({ leave: { when: "draft", ask: "Leave?", free: free as never } }) });
+  expect(faultsOf(frame([{ in: "item", action: "deep" }])).map(({ pointer }) => pointer)).toEqual([]);
+  expect(
+    faultsOf(frame(["none", { in: "item", action: "no" }, { in: "nowhere", action: "a" }]))
+      .map(({ pointer }) => pointer)
+      .sort(),
+  ).toEqual(["/nodes/form/leave/free/0", "/nodes/form/leave/free/1", "/nodes/form/leave/free/2/in"]);
+});

@@ -149,7 +149,8 @@ export const lensOf = (frame: FixedFrame, view: View): Lens => {
   const key = `${at.target} ${at.band} ${at.short}`;
   let known = looks.byClass.get(key);
   if (!known) looks.byClass.set(key, (known = knownIn(frame, at)));
-  return (looks.last = { frame, view, ...known });
+  const { look, app, within } = known;
+  return (looks.last = { frame, view, look, app, within });
 };
 
 type HeldWithin = NonNullable<Within[WithinKey]>;

@@ -69,7 +69,11 @@ const upAt = (lens: Lens, path: readonly Entry[]): number =>
   path.findLastIndex((entry, i) => hasMore(entry) || detailAlone(lens, path, i) !== null);
 
 /** How what Up would take off is shown; null if there is nothing. */
-export const upTakes = (lens: Lens, state: State, path = focusPath(lens, state.root)): Opens | null => {
+export const upTakes = (
+  lens: Lens,
+  state: State,
+  path: readonly Entry[] = focusPath(lens, state.root),
+): Opens | null => {
   const link = linkAt(path, upAt(lens, path));
   return link ? opensIn(lens, link.container, link.child) : null;
 };

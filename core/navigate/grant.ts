@@ -22,6 +22,8 @@ export interface Ask {
   how: How;
   /** The entries from the root to the screen that asked; null when none did: then the focus path stands for it. */
   from: readonly Entry[] | null;
+  /** The container it is to be opened in, of several that it stands in. */
+  in?: Id | null;
   /** It waited: it is asked down to the start that it will be opened at, whether that is there or not. */
   waited?: true;
   /** Asked by a link. */
@@ -51,7 +53,7 @@ export type AskFrom = Ask & { from: readonly Entry[] };
  * The ids from the root to the node; null if it stands nowhere. Of several places, a link takes the one its screen names,
  * anything else the one that the asking screen is nearest to; failing these the first that may be shown.
  */
-const wayTo = (run: Run, facts: Facts, { to, link, from }: AskFrom): readonly Id[] | null => {
+const wayTo = (run: Run, facts: Facts, { to, link, from, in: given }: AskFrom): readonly Id[] | null => {
   const { frame } = run;
   if (to === frame.root) return [to];
   const places = placesOf(frame, to);
@@ -59,6 +61,7 @@ const wayTo = (run: Run, facts: Facts, { to, link, from }: AskFrom): readonly Id
   const wayBy = (place: Id): readonly Id[] => [...(ways.get(place) ?? []), to];
   if (places.length === 0) return null;
   if (places.length === 1) return wayBy(firstOf(places));
+  if (given && places.includes(given)) return wayBy(given);
   const node = nodeIn(frame, to);
   if (link && node?.kind === "screen" && node.linkIn !== undefined && places.includes(node.linkIn))
     return wayBy(node.linkIn);
@@ -156,9 +159,9 @@ export const grant = (run: Run, state: State, given: Ask): Granted | null => {
     note(run, "redirected", need.otherwise, { to: { id: need.otherwise }, why: "needs", lacking, waits });
     if (waits) {
       const { to, params, as, motion, how } = ask;
-      pending = { to, params, with: ask.with, as, motion, how, cold: ask.link?.lays ?? false };
+      pending = { to, params, with: ask.with, as, motion, how, in: way.at(-2) ?? null, cold: ask.link?.lays ?? false };
     }
-    ask = { ...ask, to: need.otherwise, params: noParams, with: noParams, as: null, motion: null };
+    ask = { ...ask, in: null, to: need.otherwise, params: noParams, with: noParams, as: null, motion: null };
   }
   note(run, "needs-loop", given.to, { opening: given.to });
   return null;

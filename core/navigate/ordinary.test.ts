@@ -208,3 +208,20 @@ describe("links", () => {
     }
   });
 });
+
+test("what waits is opened in the place that it was asked for in", () => {
+  const frame = frameOf(
+    {
+      app: stack(["home", "gate"]),
+      home: hub(["aTab", "bTab"]),
+      aTab: stack(["a", "shared"]),
+      a: screen(),
+      bTab: stack(["b", "shared"]),
+      b: screen({ actions: [opening("shared")] }),
+      shared: screen({ needs: [needsIn] }),
+      gate: screen(),
+    },
+    { facts },
+  );
+  expect(run(frame, tab("bTab"), tap("shared"), fact(true)).trail).toEqual(["b", "shared"]);
+});

@@ -66,6 +66,7 @@ export const resumed = (run: Run, before: State, now: State, pending: Pending): 
     motion,
     // what was to be replaced is gone: its stand-in took its place, and leaves now
     how: how === "replace" ? ("add" as const) : how,
+    in: pending.in,
     waited: true as const,
     ...(cold && { link: { lays: true, cold: false } }),
   };

@@ -31,15 +31,10 @@ export const newRun = (
   frame: FixedFrame,
   view: View,
   { clock, nextKey, facts }: Pick<State, "clock" | "nextKey" | "facts">,
-): Run => ({
-  ...lensOf(frame, view),
-  facts,
-  clock,
-  nextKey,
-  notes: [],
-  parts: [],
-  given: new Set(),
-});
+): Run => {
+  const { look, within, app } = lensOf(frame, view);
+  return { frame, view, look, within, app, facts, clock, nextKey, notes: [], parts: [], given: new Set() };
+};
 
 /** Notes why something was done. */
 export const note = <C extends NoteCode>(run: Run, code: C, node: Id | null, args: NoteArgs[C]): void => {

@@ -58,6 +58,7 @@ const freshStart = (run: Run, state: State, { entry, id }: Wrong): Waiting | nul
     as: null,
     motion: null,
     how: "add",
+    in: null,
     cold: false,
   });
   if (node?.kind !== "screen" || !namesParams(node)) return waiting(entry.node === id ? id : entry.node);

@@ -73,6 +73,8 @@ export interface Pending {
   as: Opens | null;
   motion: Id | null;
   how: How;
+  /** The container that it was asked for in; null where that is of no matter. */
+  in: Id | null;
   /** A link asked for it, and lays its way as a cold one does. */
   cold: boolean;
   /** The key of the entry that was opened instead. */

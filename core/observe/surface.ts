@@ -4,7 +4,7 @@ import type { Id, Opens } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import { nodeAt } from "../frame/nodes.js";
 import { type Insets, noInsets, type View } from "../frame/view.js";
-import { canGoUp } from "../navigate/back.js";
+import { upTakes } from "../navigate/back.js";
 import { isNarrowIn, opensAt, shownInside, topOf } from "../navigate/focus.js";
 import {
   type HubScene,
@@ -180,8 +180,10 @@ export const surfaceIn = (lens: Lens, state: State): Surface => {
   const { headers } = strips;
   // where Up would take something off, some strip says so
   const innermost = headers.at(-1);
-  if (innermost && !headers.some(({ back, close }) => back || close) && canGoUp(lens, state)) innermost.back = true;
-  const insets = top && hidesSystem(lens, state.root) ? noInsets : lens.view.insets;
+  if (innermost && !headers.some(({ back, close }) => back || close) && upTakes(lens, state, focus) !== null)
+    innermost.back = true;
+  const { insets: own } = lens.view;
+  const insets = own !== noInsets && top && hidesSystem(lens, state.root) ? noInsets : own;
   return { insets, base, over, focus, top, overlay, bars, screens, drawer, highest, headers, strips };
 };
 

@@ -35,7 +35,8 @@ const choose = (run: Run, state: State, bar: SeenBar, to: Id): State => {
   // a tab is shown though its needs are unmet: choosing it is an opening
   if (!hub.tabs[to] && startLacks(run.frame, state.facts, to)) return open(run, state, askOf(to));
   const next = hub.active === to ? tabAgain(run, hub, isNarrowAt(run, path, i)) : withTab(run, hub, to);
-  const chosen = withSides(withAt(state, path, i, next), bar.key);
+  const switched = withAt(state, path, i, next);
+  const chosen = path.some(({ kind }) => kind === "pair") ? withSides(switched, bar.key) : switched;
   return bar.open ? { ...chosen, drawer: null } : chosen;
 };
 
