@@ -111,7 +111,7 @@ describe("a hub", () => {
     expect(place(rail, {}, "rail")).toBe(0);
     expect(place({ ...rail, faceEdge: "end" }, {}, "rail")).toBe(390 - 76);
     expect(place({ ...rail, faceEdge: "end" }, { rtl: true }, "rail")).toBe(0);
-    expect(place({ face: "drawer", faceEdge: "end" }, {}, "drawer", { do: "menu" })).toBe(390 - 300);
+    expect(place({ faceEdge: "end", face: "drawer" }, {}, "drawer", { do: "menu" })).toBe(390 - 300);
   });
   test("without a face changes its tabs by actions alone", () => {
     const bare = changed({ home: { face: "none" }, item: { actions: [opening("b")] } } as never);
