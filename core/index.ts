@@ -28,6 +28,8 @@ export {
   type Renames,
   thenRenamed,
   withoutClashes,
+  propertyEdit,
+  variedEdit,
   upgradedFrame,
   upgradeStored,
   upgradeWaiting,
@@ -259,7 +261,6 @@ export {
   onlySays,
   propertySays,
   waySays,
-  saidBy,
   withinSays,
 } from "./says/index.js";
 export {

@@ -152,6 +152,13 @@ test("what differs by view is set cell by cell, on one node or on several, and m
   expect(await varied("main")).toEqual([{ from: "lap", to: "lap", set: { face: "rail" } }]);
   await put("Face at desk", "rail");
   expect(await varied("main")).toEqual([{ from: "lap", set: { face: "rail" } }]);
+  // a cell is no text of its own: from there undo takes the change back
+  await me.page.focus(cell("Face at desk"));
+  await me.keys("Control+z");
+  await me.saved();
+  expect(await varied("main")).toEqual([{ from: "lap", to: "lap", set: { face: "rail" } }]);
+  await me.keys("Control+Shift+z");
+  await me.saved();
   await me.see(`td[data-here] ${cell("Face at lap")}`);
   expect(await me.count(`td[data-here] ${cell("Face at desk")}`)).toBe(0);
   // of what a mark stands beside, it opens with the mark

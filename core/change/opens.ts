@@ -2,6 +2,7 @@ import { firstOf } from "../frame/sure.js";
 import { nodeAt } from "../frame/nodes.js";
 import { isInStack } from "../frame/frame-index.js";
 import type { Edit } from "../edit/edit.js";
+import { propertyEdit } from "../edit/property-edit.js";
 import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
@@ -20,7 +21,7 @@ export const pushOrSheet: ChangeOfMind = {
         `${plainName(frame, stuck)} stands in no stack, so nothing pushes it: tabs and panes are always there.`,
       );
     const lifts = (nodeAt(frame, firstOf(ids)).opens ?? "push") === "push";
-    const edits = ids.map((id): Edit => ({ kind: "vary", node: id, slot: "opens", ...(lifts && { value: "sheet" }) }));
+    const edits = ids.map((id): Edit => propertyEdit(frame, id, "opens", lifts ? "sheet" : undefined));
     const names = list(ids.slice(0, 3).map((id) => plainName(frame, id)));
     return planned({
       edit: edits.length === 1 ? firstOf(edits) : { kind: "batch", edits },

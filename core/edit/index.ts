@@ -8,4 +8,5 @@ export { carriedOver, fold, type History, type HistoryEvent } from "./history.js
 export { duplicateOf, freeIdIn } from "./naming.js";
 export type { Part, Planned } from "./part.js";
 export { upgradedFrame, upgradeStored, upgradeWaiting } from "./upgrade.js";
+export { propertyEdit, variedEdit } from "./property-edit.js";
 export { noRenames, nowNamed, type Renames, thenRenamed } from "./renames.js";

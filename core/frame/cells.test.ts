@@ -109,6 +109,14 @@ describe("a list that is left by setting cells", () => {
     expect(saidOf(frame, next, "face", { target: "key", band: 0, short: true })).toBe("rail");
     expect(saidOf(frame, next, "face", { target: "key", band: 0, short: false })).toBe("top");
   });
+  test("says nothing of low views that are right already", () => {
+    const wide = put(put(home, "lap", both, "rail"), "desk", both, "panel");
+    expect(put(wide, "hand", both, "rail", true).vary?.at(-1)).toEqual({
+      to: "hand",
+      short: true,
+      set: { face: "rail" },
+    });
+  });
   test("says together what holds in the same views", () => {
     const labels = inCells(
       frame,

@@ -3,7 +3,7 @@ import { bandsOf } from "./defaults.js";
 import { indexOf } from "./frame-index.js";
 import { partsOf } from "./forms.js";
 import { fallbacks, ownAmong } from "./held.js";
-import { fromKeys } from "./keys.js";
+import { fromKeys, keysOf } from "./keys.js";
 import type { Id, Opens, Variation } from "./parts.js";
 import {
   nodeKinds,
@@ -98,16 +98,20 @@ const knownBy = <T>(make: (id: Id) => T): ((id: Id) => T) => {
   };
 };
 
-const nothingWithin: Within = {};
+/** What is said of the screens in a container, each with the container that says it: itself, or the nearest around it. */
+export type SaidWithin = { readonly [K in WithinKey]?: { is: NonNullable<Within[K]>; by: Id } };
 
-/** What a container and those around it say of the screens within, of each thing the nearest. */
-const withinIn = (frame: FixedFrame, look: Looks): ((container: Id) => Within) => {
+const nothingWithin: SaidWithin = {};
+
+const withinIn = (frame: FixedFrame, look: Looks): ((container: Id) => SaidWithin) => {
   const { places } = indexOf(frame);
-  const within: (container: Id) => Within = knownBy((container) => {
+  const within: (container: Id) => SaidWithin = knownBy((container) => {
     const around = places.get(container)?.[0];
     const outer = around === undefined ? nothingWithin : within(around);
     const own = look(container).within;
-    return own === unsaid.within ? outer : { ...outer, ...own };
+    if (own === unsaid.within) return outer;
+    const said = keysOf(own).map((key) => [key, { is: own[key], by: container }]);
+    return { ...outer, ...(Object.fromEntries(said) as SaidWithin) };
   });
   return within;
 };
@@ -121,7 +125,7 @@ export interface Lens {
   /** What the frame says of the app as a whole in the view. */
   readonly app: AppLook;
   /** What a container, and those it stands in, say of the screens within it that do not say so themselves. */
-  readonly within: (container: Id) => Within;
+  readonly within: (container: Id) => SaidWithin;
 }
 
 /** What is known of a frame in one class of views. */
@@ -159,7 +163,7 @@ type HeldWithin = NonNullable<Within[WithinKey]>;
 export const heldIn = ({ frame, look, within }: Lens, id: Id, container: Id, key: WithinKey): HeldWithin | null => {
   const own = look(id)[key];
   if (own !== null || frame.nodes[id]?.kind !== "screen") return own;
-  return within(container)[key] ?? null;
+  return within(container)[key]?.is ?? null;
 };
 
 /** An overlay that leaves what is beneath in sight, with a scrim between: it can be dismissed, and no pair is split in it. */

@@ -27,7 +27,8 @@ export const strokesOver = (row: readonly unknown[], under: readonly unknown[]):
     const before = known.get(key);
     if (before !== undefined) return before;
     let best: Painted = null;
-    for (let last = end - 1; last >= at; last -= 1) {
+    // on to the end first, then no further than need be: what is right already is left to what lies under
+    for (const last of [end - 1, ...Array.from({ length: end - 1 - at }, (_, i) => at + i)]) {
       const [inside, after] = [paint(at + 1, last + 1, at), paint(last + 1, end, cover)];
       if (!inside || !after || (best && inside.length + after.length + 1 >= best.length)) continue;
       best = [{ first: at, last, value: row[at] }, ...inside, ...after];

@@ -6,5 +6,5 @@ export { endWords, ladderNames } from "./ladder-says.js";
 export { needSays } from "./need-says.js";
 export { propertySays } from "./property-says.js";
 export { waySays } from "./way-says.js";
-export { saidBy, withinSays } from "./within-says.js";
+export { withinSays } from "./within-says.js";
 export { actionSays, onlySays } from "./words.js";

@@ -1,5 +1,5 @@
 import { indexOf, placesOf, subtreeOf } from "../frame/frame-index.js";
-import { type Lens, lensOf } from "../frame/look.js";
+import { lensOf } from "../frame/look.js";
 import { plainName } from "../frame/names.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
@@ -7,13 +7,6 @@ import type { WithinKey } from "../frame/properties.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { list } from "./words.js";
-
-/** The container that says something of the screens in a container and in all that is in it: itself, or one around it; null where none does. */
-export const saidBy = ({ frame, look }: Lens, container: Id, key: WithinKey): Id | null => {
-  for (let at: Id | undefined = container; at !== undefined; at = placesOf(frame, at)[0])
-    if (look(at).within[key] !== undefined) return at;
-  return null;
-};
 
 /** For which screens a container says something, and which within it say it themselves. */
 export interface WithinReach {
@@ -27,7 +20,7 @@ export const withinReach = (frame: Frame, view: View, container: Id, key: Within
   const { ways } = indexOf(frame);
   const screens = subtreeOf(frame, container).filter((id) => nodeAt(frame, id).kind === "screen");
   const isReached = (place: Id): boolean =>
-    (ways.get(place)?.includes(container) ?? false) && saidBy(lens, place, key) === container;
+    (ways.get(place)?.includes(container) ?? false) && lens.within(place)[key]?.by === container;
   const under = screens.filter((id) => placesOf(frame, id).some(isReached));
   const says = (id: Id): boolean => lens.look(id)[key] !== null;
   return { reached: under.filter((id) => !says(id)), own: under.filter(says) };

@@ -2,8 +2,7 @@ import { useEffect } from "react";
 import { useOpenFrame } from "./open-frame.js";
 
 const hasItsOwn = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.matches("textarea, select, input:not([type=checkbox])") || target.isContentEditable);
+  target instanceof HTMLElement && (target.matches("textarea, input:not([type=checkbox])") || target.isContentEditable);
 
 /** Undo and redo by keys, wherever they go: only a text that is being written has an undo of its own. */
 export const useUndoKeys = (): void => {

@@ -42,6 +42,9 @@ export interface Edited extends Standing {
 /** Whoever goes on with the frame as it was edited, here or elsewhere. */
 export type Follower = (before: Frame, frame: Frame, renamed: Renames) => void;
 
+/** What a change is called where it is kept: as long as the server takes it, whatever was put before it. */
+const called = (label: string): string => label.slice(0, 200).toWellFormed();
+
 /** The frame, its history and the server: edits apply at once and are sent behind. */
 export class Editing extends External<Edited> {
   private readonly sync: Sync;
@@ -110,14 +113,14 @@ export class Editing extends External<Edited> {
     if (patches.length === 0) return null;
     together(() => {
       this.changeTo(folded.history.frame, folded.history, renamed, { message: null });
-      this.sync.push({ key, label: folded.label, edit: folded.edit });
+      this.sync.push({ key, label: called(folded.label), edit: folded.edit });
     });
     return null;
   }
 
   /** Makes an edit; answers the faults that forbid it, which are told too, or null. */
   edit(edit: Edit, label: string): Fault[] | null {
-    const faults = this.fold({ do: "edit", edit, label: label.slice(0, 200).toWellFormed() });
+    const faults = this.fold({ do: "edit", edit, label: called(label) });
     this.tell(faults);
     return faults;
   }

@@ -65,6 +65,12 @@ describe("an open frame", () => {
     ]);
     expect(equal(server.frame, plainFrame(tabbed()))).toBe(true);
   });
+  test("calls what is undone no longer than the server takes it", async () => {
+    opened.editing.edit(title("See"), `Call it ${"é".repeat(300)}`);
+    opened.editing.undo();
+    await settled();
+    expect(server.kept.map(({ label }) => label.length)).toEqual([200, 200]);
+  });
   test("keeps the device where it is while the frame changes", () => {
     opened.live.send(pick(2));
     opened.live.send(tap("deep"));

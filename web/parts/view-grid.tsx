@@ -96,7 +96,7 @@ export function ViewGrid({ frame, ids, slot, name, at, onSet }: ViewGridProps) {
       {!isSame && seen && !seen.mixed && (
         <button
           type="button"
-          className="text-petrol underline"
+          className="max-w-full truncate text-petrol underline"
           onClick={() => onSet(undefined, seen.value, `${name}: the same in every view`)}
         >
           The same in every view: {valueWords(grid.slot, seen.value)}

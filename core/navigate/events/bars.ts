@@ -1,13 +1,13 @@
 import { startLacks } from "../../frame/way-in.js";
 import type { Id } from "../../frame/parts.js";
-import { pathTo, withAt, withPair } from "../entries.js";
+import { pathTo, withAt, withChild, withPair } from "../entries.js";
 import type { EventOf } from "../event.js";
 import { isNarrowAt } from "../focus.js";
 import { askOf } from "../grant.js";
 import { open } from "../open.js";
 import { ignore, type Run } from "../run.js";
 import { isBarInSight, type SeenBar, sightOf } from "../sight.js";
-import type { State } from "../state.js";
+import type { ContainerEntry, Entry, HubEntry, State } from "../state.js";
 import { tabAgain, withTab } from "../tabs.js";
 
 const outOfReach = (named: readonly SeenBar[]): "tab-covered" | "tab-in-drawer" | "tab-not-seen" => {
@@ -15,16 +15,18 @@ const outOfReach = (named: readonly SeenBar[]): "tab-covered" | "tab-in-drawer" 
   return named.length ? "tab-in-drawer" : "tab-not-seen";
 };
 
-/** What a person chooses in one pane of a pair, the pair follows from then on. */
-const withSides = (state: State, key: number): State => {
-  const path = pathTo(state.root, key) ?? [];
-  return path.reduce<State>((now, _, i) => {
-    const at = pathTo(now.root, key) ?? [];
-    const pair = at[i];
-    if (pair?.kind !== "pair") return now;
-    const side = at[i + 1] === pair.list ? "list" : "detail";
-    return pair.side === side ? now : withAt(now, at, i, withPair(pair, { side }));
-  }, state);
+/** What a person chooses in one pane of a pair, the pair follows from then on: the hub at the end of a path put back with the sides of all pairs above it. */
+const withSides = (state: State, path: readonly Entry[], hub: HubEntry): State => {
+  const sided = path.slice(0, -1).map((entry, i) => {
+    if (entry.kind !== "pair") return entry;
+    return withPair(entry, { side: path[i + 1] === entry.list ? "list" : "detail" });
+  });
+  let at: Entry = hub;
+  for (let i = sided.length - 1; i >= 0; i -= 1) {
+    const [container, old] = [sided[i], path[i + 1]];
+    if (container && old && container.kind !== "screen") at = withChild<ContainerEntry>(container, old, at);
+  }
+  return at.kind === "stack" && at !== state.root ? { ...state, root: at } : state;
 };
 
 const choose = (run: Run, state: State, bar: SeenBar, to: Id): State => {
@@ -35,8 +37,8 @@ const choose = (run: Run, state: State, bar: SeenBar, to: Id): State => {
   // a tab is shown though its needs are unmet: choosing it is an opening
   if (!hub.tabs[to] && startLacks(run.frame, state.facts, to)) return open(run, state, askOf(to));
   const next = hub.active === to ? tabAgain(run, hub, isNarrowAt(run, path, i)) : withTab(run, hub, to);
-  const switched = withAt(state, path, i, next);
-  const chosen = path.some(({ kind }) => kind === "pair") ? withSides(switched, bar.key) : switched;
+  const isInPair = path.some(({ kind }) => kind === "pair");
+  const chosen = isInPair ? withSides(state, path, next) : withAt(state, path, i, next);
   return bar.open ? { ...chosen, drawer: null } : chosen;
 };
 

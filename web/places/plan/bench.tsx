@@ -5,7 +5,6 @@ import {
   type Frame,
   type Id,
   isInStack,
-  isVaried,
   looksOf,
   nameOf,
   nodeAt,
@@ -13,9 +12,11 @@ import {
   pathOf,
   placesOf,
   type NodeKey,
+  propertyEdit,
   propertySays,
   samePath,
   type Slot,
+  variedEdit,
   type View,
   type WayInLook,
 } from "../../../core/index.js";
@@ -55,8 +56,6 @@ export interface BenchProps {
   tools?: ReactNode;
 }
 
-const isGiven = (value: unknown): boolean => value !== undefined && value !== "";
-
 /** The drawer at the foot of the plan: everything about what is chosen, each with what it causes. */
 export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose, tools }: BenchProps) {
   const { editing } = useOpenFrame();
@@ -65,12 +64,8 @@ export default function Bench({ frame, view, chosen, lit, onLit, make, onChoose,
   const said = useMemo(() => propertySays(frame, view, id), [frame, view, id]);
   const edit = (made: Edit, label: string) => void editing.edit(made, `${nameOf(frame, id)}: ${label}`);
   const vary = (slot: Slot, cells: Cell[] | undefined, value: unknown, label: string) =>
-    edit({ kind: "vary", node: id, slot, ...(cells && { cells }), ...(isGiven(value) && { value }) }, label);
-  const set = (key: NodeKey, value: unknown, label: string) => {
-    // what is chosen for all views leaves nothing that differs
-    if (isVaried(nodeAt(frame, id), key)) vary(key, undefined, value, label);
-    else edit({ kind: "set", node: id, key, ...(isGiven(value) && { value }) }, label);
-  };
+    edit(variedEdit(id, slot, cells, value), label);
+  const set = (key: NodeKey, value: unknown, label: string) => edit(propertyEdit(frame, id, key, value), label);
   const subject: BenchSubject = { frame, view, chosen, said, set, vary, make, lit, onLit, onChoose };
   const marked: SetSubject = {
     frame,

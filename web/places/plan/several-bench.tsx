@@ -6,14 +6,15 @@ import {
   type Held,
   type Id,
   isSlot,
-  isVaried,
   nodeAt,
   plainName,
   type Planned,
+  propertyEdit,
   type Shared,
   sharedSettings,
   type Slot,
   valueSays,
+  variedEdit,
   type View,
   firstOf,
 } from "../../../core/index.js";
@@ -37,22 +38,16 @@ export interface SeveralBenchProps {
   tools: ReactNode;
 }
 
-const isGiven = (value: unknown): boolean => value !== undefined && value !== "";
-
 /** Sets a property on all of them; without a value back to the default. */
 const setOnAll = (frame: Frame, ids: readonly Id[], key: Shared["setting"]["key"], value: unknown): Edit => ({
   kind: "batch",
-  edits: ids.map((node) =>
-    isVaried(nodeAt(frame, node), key)
-      ? { kind: "vary", node, slot: key, ...(isGiven(value) && { value }) }
-      : { kind: "set", node, key, ...(isGiven(value) && { value }) },
-  ),
+  edits: ids.map((id) => propertyEdit(frame, id, key, value)),
 });
 
 /** Sets what may differ by view in some cells of all of them; in every view where none is given. */
 const varyAll = (ids: readonly Id[], slot: Slot, cells: Cell[] | undefined, value: unknown): Edit => ({
   kind: "batch",
-  edits: ids.map((node) => ({ kind: "vary", node, slot, ...(cells && { cells }), ...(isGiven(value) && { value }) })),
+  edits: ids.map((id) => variedEdit(id, slot, cells, value)),
 });
 
 /** The bench for several nodes: every setting they all have, what holds on each, and one step that sets it on all. */

@@ -6,7 +6,6 @@ import {
   optionsOf,
   placesOf,
   propertyOf,
-  saidBy,
   sure,
   valueWords,
   type WithinKey,
@@ -29,11 +28,10 @@ function HeldLine({ of }: { of: WithinKey }) {
   const label = sure(propertyOf(of).setting).label;
   const place = chosen.parent ?? placesOf(frame, id)[0];
   const isScreen = nodeAt(frame, id).kind === "screen";
-  const by = isScreen && place !== undefined ? saidBy(lensOf(frame, view), place, of) : null;
-  const from = by === null ? undefined : lensOf(frame, view).look(by).within[of];
+  const around = isScreen && place !== undefined ? lensOf(frame, view).within(place)[of] : undefined;
   const words = (value: unknown) => valueWords({ slot: of, key: of, form: propertyOf(of).form }, value);
-  const usual = from === undefined ? "as usual" : `as ${nameOf(frame, by ?? id)} says`;
-  const says = from === undefined ? usually[of] : words(from);
+  const usual = around ? `as ${nameOf(frame, around.by)} says` : "as usual";
+  const says = around ? words(around.is) : usually[of];
   return (
     <>
       <div className="flex shrink-0 flex-col gap-1">
@@ -53,16 +51,16 @@ function HeldLine({ of }: { of: WithinKey }) {
           }
         />
       </div>
-      {by !== null && own === null && (
+      {around && own === null && (
         <p className="text-ink-2">
           <button
             type="button"
             className="text-petrol underline"
-            onClick={() => onChoose({ id: by, parent: placesOf(frame, by)[0] ?? null })}
+            onClick={() => onChoose({ id: around.by, parent: placesOf(frame, around.by)[0] ?? null })}
           >
-            {nameOf(frame, by)}
+            {nameOf(frame, around.by)}
           </button>{" "}
-          says {words(from)} for all within it
+          says {words(around.is)} for all within it
         </p>
       )}
       <Says>{said[of]}</Says>
