@@ -63,6 +63,7 @@ export {
 export {
   type Action,
   actionsThere,
+  appSlots,
   type Band,
   bandAt,
   bandsOf,
@@ -75,6 +76,8 @@ export {
   colourNames,
   type ColourPair,
   colourPairs,
+  type FaintViews,
+  faintInSomeViews,
   coloursOf,
   compact,
   type Condition,
@@ -128,6 +131,8 @@ export {
   type Look,
   lookOf,
   type Mark,
+  motionChoices,
+  type MotionKind,
   markOf,
   marks,
   mayStand,
@@ -277,7 +282,6 @@ export {
   siblings,
   valueOf,
   valueSays,
-  unsaidOf,
   valueWords,
   viewGrid,
 } from "./settings/index.js";

@@ -185,6 +185,33 @@ test("what differs by view is set cell by cell, on one node or on several, and m
   expect(await varied("trip")).toBeUndefined();
 });
 
+test("a colour of the app is another in some views, and what is too faint there is named", async () => {
+  const id = await listed(world, me, "Colours by view");
+  await me.keys("Control+k");
+  await me.type("Theme and bars");
+  await me.read('[role="option"][aria-selected="true"]', "Theme and bars");
+  await me.keys("Enter");
+  const slots = '[aria-label="What is otherwise in some views"]';
+  await me.see(slots);
+  await me.page.select(slots, "theme.light.ink");
+  const cell = 'input[aria-label^="text, light at desk"]';
+  await me.see(cell);
+  await me.page.focus(cell);
+  await me.keys("Control+a");
+  await me.type("pale");
+  await me.keys("Enter");
+  await me.read('[data-view-grid] [role="alert"]', "a colour such as");
+  await me.keys("Control+a");
+  await me.type("#dde1e4");
+  await me.keys("Enter");
+  await me.saved();
+  expect((await frameOf(world, id)).vary).toEqual([{ from: "desk", set: { theme: { light: { ink: "#DDE1E4" } } } }]);
+  await me.read('[aria-label="Too faint in some views"]', "at desk: text on the page");
+  await me.click('[data-view-grid="theme.light.ink"] > button');
+  await me.saved();
+  expect((await frameOf(world, id)).vary).toBeUndefined();
+});
+
 test("anything is found by a few letters, and done", async () => {
   const id = await listed(world, me, "Found");
   await me.keys("Control+k");

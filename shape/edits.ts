@@ -27,7 +27,7 @@ const editForms: Record<Exclude<Edit["kind"], "replace">, Record<string, Joi.Sch
   move: { id: someId, from: place, to: place, after: place },
   set: { node: someId, key, value },
   vary: {
-    node: someId,
+    node: place,
     slot: key,
     cells: Joi.array()
       .items(Joi.object({ target: someId, band: someId, short: Joi.valid(true) }))

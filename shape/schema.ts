@@ -114,6 +114,7 @@ const tab = Joi.object({
   only,
 });
 
+const hex = Joi.string().pattern(/^#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})$/, "CSS hex colour");
 const path = Joi.string().max(400);
 const names = Joi.array().items(Joi.string().max(60));
 
@@ -136,7 +137,11 @@ function schemaOf(form: Form): Joi.Schema {
     case "path":
       return path;
     case "id":
+    case "motion":
+    case "screen":
       return id;
+    case "colour":
+      return hex;
     case "shaped":
       throw new Error("a property with a shape of its own has no schema");
   }
@@ -265,7 +270,6 @@ const motion = Joi.object({
   scrim: Joi.number().min(0).max(1),
 });
 
-const hex = Joi.string().pattern(/^#([0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})$/, "CSS hex colour");
 /** The theme; `part` says what each of its values can be besides. */
 const themeOf = (part: (value: Joi.Schema) => Joi.Schema): Joi.Schema => {
   const colours = Joi.object(Object.fromEntries(colourNames.map((name) => [name, part(hex)])));

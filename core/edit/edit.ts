@@ -43,7 +43,8 @@ export interface SetEdit {
 /** Sets what may differ by view in some cells of its grid, or without cells in every view alike. Without a value it is not said there. */
 export interface VaryEdit {
   kind: "vary";
-  node: Id;
+  /** Null for what is said of the app as a whole. */
+  node: Id | null;
   slot: Slot;
   cells?: Cell[];
   value?: unknown;

@@ -8,8 +8,8 @@ import type { Edit } from "./edit.js";
 /** A value as an edit has it: nothing, and an empty text, give the key back to its default. */
 const given = (value: unknown): { value?: unknown } => (value === undefined || value === "" ? {} : { value });
 
-/** The edit that sets what may differ by view in some cells; in every view where none is given. */
-export const variedEdit = (node: Id, slot: Slot, cells: readonly Cell[] | undefined, value: unknown): Edit => ({
+/** The edit that sets what may differ by view, on a node or (null) of the app as a whole, in some cells; in every view where none is given. */
+export const variedEdit = (node: Id | null, slot: Slot, cells: readonly Cell[] | undefined, value: unknown): Edit => ({
   kind: "vary",
   node,
   slot,

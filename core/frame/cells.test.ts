@@ -2,7 +2,6 @@ import fc from "fast-check";
 import { anyVaried, bands, eachView, targets, valuesOf } from "../testing/varied.js";
 import { frameOf, hub, screen, stack } from "../testing/frames.js";
 import { type Cell, inCells, inEveryView, saidOf, slotsOf } from "./cells.js";
-import { propertyOf } from "./properties.js";
 import { equal } from "./equal.js";
 import type { Frame, HubNode, Node } from "./types.js";
 
@@ -31,9 +30,7 @@ test("a cell that is set changes in its own views alone, and no other slot anywh
       const values = valuesOf(slot, form);
       const value = values[what % values.length];
       // a default may be said or not: it is the same
-      const held = slots.find((each) => each.slot === slot && each.key === slot)
-        ? propertyOf(slot as never).fallback
-        : null;
+      const held = slots.find((each) => each.slot === slot)!.fallback;
       const cell: Cell = { ...place, ...(short && { short: true as const }) };
       const next = inCells(frame, node, slot, [cell], value);
       const band = bands.indexOf(place.band);
@@ -132,4 +129,21 @@ describe("a list that is left by setting cells", () => {
     );
     expect(labels.vary).toEqual([{ from: "lap", set: { face: "rail", labels: "never" } }]);
   });
+});
+
+test("what is said of the app as a whole is set in cells in the same way", () => {
+  const frame: Frame = { ...frameOf({ app: stack(["a", "b"]), a: screen(), b: screen() }), address: { lost: "a" } };
+  const cell: Cell = { target: "touch", band: "desk" };
+  const said = (of: Frame, slot: string) =>
+    [0, 1, 2].map((band) => saidOf(of, of, slot, { target: "touch", band, short: false }));
+  const lost = inCells(frame, frame, "lost", [cell], "b");
+  expect([said(lost, "lost"), lost.address, lost.vary]).toEqual([
+    ["a", "a", "b"],
+    { lost: "a" },
+    [{ from: "desk", set: { lost: "b" } }],
+  ]);
+  const sized = inCells(lost, lost, "theme.sizes.header", [cell], 80);
+  expect(said(sized, "theme.sizes.header")).toEqual([undefined, undefined, 80]);
+  expect(sized.vary).toEqual([{ from: "desk", set: { lost: "b", theme: { sizes: { header: 80 } } } }]);
+  expect(inEveryView(sized, sized, "lost", "b")).toMatchObject({ address: { lost: "b" } });
 });

@@ -1,12 +1,12 @@
 import { bandsOf, targetsOf } from "./defaults.js";
 import { equal } from "./equal.js";
-import { partsOf } from "./forms.js";
-import type { Form } from "./forms.js";
-import type { Id, Variation, Views } from "./parts.js";
-import { type NodeKind, propertyOf, type VaryingKey, varyingKeys } from "./properties.js";
+import { choice, colour, type Form, motionId, partsOf, screenId, whole } from "./forms.js";
+import { fromKeys, keysOf } from "./keys.js";
+import { colourNames, type Id, sizeNames, type Variation, type Views } from "./parts.js";
+import { markChoices, motionChoices, type NodeKind, propertyOf, type VaryingKey, varyingKeys } from "./properties.js";
 import { isRaw, type Raw } from "./raw.js";
 import { type Stroke, strokesOver } from "./strokes.js";
-import type { FixedFrame, Node } from "./types.js";
+import type { FixedFrame, Frame, Node } from "./types.js";
 import { isIn, type ViewClass } from "./views.js";
 
 /** What may differ by view by itself: a property, or one part of it, with a dot between. */
@@ -19,18 +19,18 @@ export interface Cell {
   short?: true;
 }
 
-/** One thing that may differ by view: where it stands, and what it can be. */
+/** One thing that may differ by view: where it stands, what it can be, and what holds while it is not said; null where that depends on more. */
 export interface SlotForm {
   slot: Slot;
-  key: VaryingKey;
   form: Form;
+  fallback: unknown;
 }
 
 const slotsOfKey = (key: VaryingKey): SlotForm[] => {
   const { form } = propertyOf(key);
   const parts = partsOf(form);
-  if (!parts) return [{ slot: key, key, form }];
-  return Object.entries(parts).map(([part, inner]) => ({ slot: `${key}.${part}`, key, form: inner }));
+  if (!parts) return [{ slot: key, form, fallback: propertyOf(key).fallback }];
+  return Object.entries(parts).map(([part, inner]) => ({ slot: `${key}.${part}`, form: inner, fallback: null }));
 };
 
 /** All that may differ by view on a kind of nodes, in the order of the table of properties. */
@@ -40,8 +40,36 @@ export const slotsOf = (kind: NodeKind): SlotForm[] =>
 /** Whether a kind of nodes has a slot. */
 export const isSlot = (kind: NodeKind, slot: Slot): boolean => slotsOf(kind).some((each) => each.slot === slot);
 
-/** What has slots: a node. */
-type Holder = Node;
+const formsAt = (at: string, forms: Readonly<Record<string, Form>>): SlotForm[] =>
+  Object.entries(forms).map(([key, form]) => ({ slot: at + key, form, fallback: null }));
+
+/** All that may differ by view of the app as a whole. */
+export const appSlots: readonly SlotForm[] = [
+  ...formsAt("", { lost: screenId(), calm: motionId() }),
+  ...formsAt(
+    "motion.",
+    fromKeys(keysOf(motionChoices), () => motionId()),
+  ),
+  ...formsAt("theme.", { mark: choice(markChoices), corner: whole(0, 60) }),
+  ...formsAt(
+    "theme.sizes.",
+    fromKeys(sizeNames, () => whole(0, 2000)),
+  ),
+  ...formsAt(
+    "theme.light.",
+    fromKeys(colourNames, () => colour()),
+  ),
+  ...formsAt(
+    "theme.dark.",
+    fromKeys(colourNames, () => colour()),
+  ),
+];
+
+/** What has slots: a node, or the frame itself. */
+export type Holder = Node | Frame;
+
+/** Where a holder says a slot itself: the screen for links that lead nowhere stands with the addresses. */
+const ownSlot = (slot: Slot): Slot => (slot === "lost" ? "address.lost" : slot);
 
 const read = (values: Raw, slot: Slot): unknown => {
   let at: unknown = values;
@@ -70,7 +98,7 @@ export const entryFor = (frame: FixedFrame, node: Holder, slot: Slot, at: ViewCl
 /** What a node says of a slot in a class of views, by itself or in `vary`; undefined where it says nothing. */
 export const saidOf = (frame: FixedFrame, node: Holder, slot: Slot, at: ViewClass): unknown => {
   const entry = entryFor(frame, node, slot, at);
-  const said = read(entry ? entry.set : (node as unknown as Raw), slot);
+  const said = entry ? read(entry.set, slot) : read(node as unknown as Raw, ownSlot(slot));
   return said ?? undefined;
 };
 
@@ -103,7 +131,8 @@ interface Grid {
 /** What a slot counts as where it is not said. A part can be said to be as if it were not; what nothing else says has its default. */
 const unsaid = (slot: Slot): unknown => {
   const key = varyingKeys.find((each) => each === slot);
-  return key === undefined ? null : (propertyOf(key).fallback ?? undefined);
+  if (key !== undefined) return propertyOf(key).fallback ?? undefined;
+  return slot.includes(".") ? null : undefined;
 };
 
 const gridOf = (frame: FixedFrame, node: Holder, slot: Slot): Grid => {
@@ -234,13 +263,13 @@ const without = (vary: readonly Variation[], slot: Slot): Variation[] =>
   });
 
 /** A node with a slot said anew: everywhere, and by strokes. Entries of the same views say it with what they say of others. */
-const withPlan = (
+const withPlan = <H extends Holder>(
   frame: FixedFrame,
-  node: Holder,
+  node: H,
   slot: Slot,
   own: unknown,
   entries: readonly (Views & { value: unknown })[],
-): Node => {
+): H => {
   const vary = without(listOf(node), slot);
   let next = 0;
   for (const { value, ...views } of entries) {
@@ -252,12 +281,12 @@ const withPlan = (
     vary.splice(at, same < 0 ? 0 : 1, { ...views, set });
     next = at + 1;
   }
-  const { vary: _, ...rest } = put(node, slot, own);
-  return { ...rest, ...(vary.length > 0 && { vary }) } as Node;
+  const { vary: _, ...rest } = put(node, ownSlot(slot), own);
+  return { ...rest, ...(vary.length > 0 && { vary }) } as H;
 };
 
 /** A node on which a slot is the same in every view; not said at all where there is no value. */
-export const inEveryView = (frame: FixedFrame, node: Node, slot: Slot, value: unknown): Node =>
+export const inEveryView = <H extends Holder>(frame: FixedFrame, node: H, slot: Slot, value: unknown): H =>
   withPlan(frame, node, slot, value, []);
 
 /**
@@ -265,7 +294,13 @@ export const inEveryView = (frame: FixedFrame, node: Node, slot: Slot, value: un
  * being so. The list is left in its shortest form. Without a value the slot is not said there; where that cannot be, as in low
  * views of what is said in all, it is left as it is elsewhere.
  */
-export const inCells = (frame: FixedFrame, node: Node, slot: Slot, cells: readonly Cell[], value: unknown): Node => {
+export const inCells = <H extends Holder>(
+  frame: FixedFrame,
+  node: H,
+  slot: Slot,
+  cells: readonly Cell[],
+  value: unknown,
+): H => {
   const { tall, low } = gridOf(frame, node, slot);
   const is = value ?? unsaid(slot);
   const [targets, bands] = [targetsOf(frame), bandsOf(frame)];

@@ -31,8 +31,8 @@ interface AmountForm {
   most: number;
 }
 interface TextForm {
-  /** `label` one line of 200 letters at most, `text` 4,000, `path` an address pattern, `id` the name of a node, `icon` that of a picture. */
-  sort: "label" | "text" | "path" | "id" | "icon";
+  /** `label` one line of 200 letters at most, `text` 4,000, `path` an address pattern, `id` the name of a node, `icon` that of a picture, `motion` and `screen` of these, `colour` a CSS hex colour. */
+  sort: "label" | "text" | "path" | "id" | "icon" | "motion" | "screen" | "colour";
 }
 interface ShapedForm {
   /** A shape of its own, which the file's schema describes. */
@@ -64,6 +64,12 @@ export const text = (): Form<string> & TextForm => ({ sort: "text" });
 export const path = (): Form<string> & TextForm => ({ sort: "path" });
 /** The name of an icon. */
 export const icon = (): Form<string> & TextForm => ({ sort: "icon" });
+/** The id of a motion. */
+export const motionId = (): Form<Id> & TextForm => ({ sort: "motion" });
+/** The id of a screen. */
+export const screenId = (): Form<Id> & TextForm => ({ sort: "screen" });
+/** A CSS hex colour. */
+export const colour = (): Form<string> & TextForm => ({ sort: "colour" });
 /** The id of a node. */
 export const nodeId = (): Form<Id> & TextForm => ({ sort: "id" });
 /** A shape of its own. */

@@ -1,4 +1,4 @@
-export { type Cell, isSlot, isVaried, type Slot, type SlotForm, slotsOf, variedAmong } from "./cells.js";
+export { appSlots, type Cell, isSlot, isVaried, type Slot, type SlotForm, slotsOf, variedAmong } from "./cells.js";
 export {
   bandsOf,
   childrenOf,
@@ -51,6 +51,7 @@ export {
   type Id,
   type LinkCase,
   type ListBody,
+  type MotionKind,
   type Mark,
   marks,
   type Need,
@@ -64,8 +65,10 @@ export {
 } from "./parts.js";
 export { patternOf } from "./pattern.js";
 export { pointer, segmentsOf } from "./pointer.js";
+export { type FaintViews, faintInSomeViews } from "./faint.js";
 export {
   faceChoices,
+  motionChoices,
   fieldsIn,
   type NodeKind,
   optionsOf,

@@ -7,6 +7,7 @@ import {
   icon,
   label,
   map,
+  motionId,
   nodeId,
   number,
   path,
@@ -24,6 +25,7 @@ import type {
   Id,
   Keep,
   Leave,
+  Mark,
   MotionKind,
   Need,
   Opens,
@@ -143,6 +145,13 @@ export interface Within {
 /** One of these. */
 export type WithinKey = keyof Within;
 
+/** How the chosen tab is marked, in the words it has everywhere. */
+export const markChoices: Choices<Mark> = {
+  tooth: { label: "tooth" },
+  line: { label: "line" },
+  fill: { label: "fill" },
+  none: { label: "none" },
+};
 /** How a hub shows its tabs, in the words it has everywhere. */
 export const faceChoices: Choices<Face> = {
   bar: { label: "bar", named: "bar" },
@@ -274,7 +283,7 @@ export const properties = {
     map<Within>({ header: choice(drawnChoices), bars: choice(stayChoices), system: choice(stayChoices) }),
     {},
   ),
-  motion: varying(all, map<Partial<Record<MotionKind, Id>>>(fromKeys(keysOf(motionChoices), () => nodeId())), {}),
+  motion: varying(all, map<Partial<Record<MotionKind, Id>>>(fromKeys(keysOf(motionChoices), () => motionId())), {}),
   vary: list(all, shaped<Variation[]>(), []),
   body: fixed(["screen"], shaped<Body>(), { kind: "blank" }),
   actions: fixed(["screen"], shaped<Action[]>(), []),

@@ -34,6 +34,14 @@ describe("a drawer", () => {
   test("offers its tabs only while it is open", () => {
     expect(run(drawer(), tab("bTab"))).toMatchObject({ top: "a", codes: ["ignored"] });
   });
+  test("closes by an extra that was carried out, but not by one that was refused", () => {
+    const facts = [{ id: "on", label: "On" }];
+    const set = { id: "set", label: "Set", place: "footer", do: { kind: "set", fact: "on", is: true } } as const;
+    const gone = { ...opening("deep"), do: { kind: "open", to: "nowhere" } } as const;
+    const frame = { ...drawer({ extras: [set, gone] }), facts };
+    expect(run(frame, menu, { do: "tap", action: "set", in: "home" }).bars).toMatchObject([{ open: false }]);
+    expect(run(frame, menu, { do: "tap", action: "deep", in: "home" }).bars).toMatchObject([{ open: true }]);
+  });
   test("offers the hub's extras while it is open; a panel always does", () => {
     const cover: NavigationEvent = tap("cover", "home");
     expect(run(drawer(), cover).codes).toEqual(["ignored"]);

@@ -1,9 +1,18 @@
-import { type Cell, entryFor, saidOf, type Slot, slotsOf, type SlotForm } from "../frame/cells.js";
+import {
+  appSlots,
+  type Cell,
+  entryFor,
+  type Holder,
+  saidOf,
+  type Slot,
+  slotsOf,
+  type SlotForm,
+} from "../frame/cells.js";
 import { bandsOf, targetsOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
-import { optionsOfForm, propertyOf } from "../frame/properties.js";
+import { optionsOfForm } from "../frame/properties.js";
 import { isRaw } from "../frame/raw.js";
 import { viewsSay } from "../frame/view-words.js";
 import type { Frame } from "../frame/types.js";
@@ -35,8 +44,7 @@ interface Origin {
 }
 
 /** Where a node has a value from in one cell. */
-const originOf = (frame: Frame, id: Id, slot: Slot, { target, band, short }: Cell): Origin => {
-  const node = nodeAt(frame, id);
+const originOf = (frame: Frame, node: Holder, slot: Slot, { target, band, short }: Cell): Origin => {
   const bands = bandsOf(frame).map((each) => each.id);
   const at = { target, band: bands.indexOf(band), short: short ?? false };
   const entry = entryFor(frame, node, slot, at);
@@ -52,14 +60,14 @@ const originOf = (frame: Frame, id: Id, slot: Slot, { target, band, short }: Cel
   return { here: begins && (!short || entry.short === true), from: viewsSay(frame, views) };
 };
 
-const gridCell = (frame: Frame, ids: readonly Id[], slot: Slot, cell: Cell): GridCell => {
+const gridCell = (frame: Frame, holders: readonly Holder[], slot: Slot, cell: Cell): GridCell => {
   const at = {
     target: cell.target,
     band: bandsOf(frame).findIndex(({ id }) => id === cell.band),
     short: cell.short ?? false,
   };
-  const values = ids.map((id) => saidOf(frame, nodeAt(frame, id), slot, at));
-  const origins = ids.map((id) => originOf(frame, id, slot, cell));
+  const values = holders.map((holder) => saidOf(frame, holder, slot, at));
+  const origins = holders.map((holder) => originOf(frame, holder, slot, cell));
   const mixed = values.some((value) => !equal(value, values[0]));
   const words = new Set(origins.map(({ from }) => from));
   return {
@@ -71,9 +79,12 @@ const gridCell = (frame: Frame, ids: readonly Id[], slot: Slot, cell: Cell): Gri
   };
 };
 
-/** The grid of one slot over some nodes of which all have it; null where one has not. */
-export const viewGrid = (frame: Frame, ids: readonly Id[], slot: Slot): ViewGrid | null => {
-  const forms = ids.map((id) => slotsOf(nodeAt(frame, id).kind).find((each) => each.slot === slot));
+/** The grid of one slot over some nodes of which all have it, or (null) of the app as a whole; null where one has not. */
+export const viewGrid = (frame: Frame, ids: readonly Id[] | null, slot: Slot): ViewGrid | null => {
+  const holders = ids ? ids.map((id) => nodeAt(frame, id)) : [frame];
+  const forms = holders.map((holder) =>
+    ("kind" in holder ? slotsOf(holder.kind) : appSlots).find((each) => each.slot === slot),
+  );
   const [form] = forms;
   if (!form || forms.some((each) => !each)) return null;
   const targets = targetsOf(frame).map(({ id, label }) => ({ id, label }));
@@ -83,7 +94,7 @@ export const viewGrid = (frame: Frame, ids: readonly Id[], slot: Slot): ViewGrid
       from,
       short,
       cells: targets.map(({ id: target }) =>
-        gridCell(frame, ids, slot, { target, band, ...(short && { short: true as const }) }),
+        gridCell(frame, holders, slot, { target, band, ...(short && { short: true as const }) }),
       ),
     }));
   const [tall, low] = [rows(false), rows(true)];
@@ -93,11 +104,8 @@ export const viewGrid = (frame: Frame, ids: readonly Id[], slot: Slot): ViewGrid
   return { slot: form, targets, rows: frame.short === undefined ? tall : [...tall, ...low], lowDiffers };
 };
 
-/** What a slot is while nothing is said of it, for who shows that in its place. */
-export const unsaidOf = ({ key, slot }: SlotForm): unknown => (slot === key ? propertyOf(key).fallback : null);
-
 /** A value of a slot in few words. */
-export const valueWords = ({ form, slot }: SlotForm, value: unknown): string => {
+export const valueWords = ({ form, slot }: Pick<SlotForm, "form" | "slot">, value: unknown): string => {
   const option = optionsOfForm(form).find(({ is }) => is === value);
   if (option) return option.label;
   if (value === undefined) return "as by default";

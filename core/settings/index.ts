@@ -1,5 +1,5 @@
 export { alike, sameKind, siblings } from "./alike.js";
-export { type GridCell, unsaidOf, valueWords, type ViewGrid, viewGrid } from "./by-view.js";
+export { type GridCell, valueWords, type ViewGrid, viewGrid } from "./by-view.js";
 export {
   type Held,
   isSetHere,

@@ -1,4 +1,4 @@
-import { type Frame, optionsOfForm, type SlotForm, unsaidOf } from "../../core/index.js";
+import { type Frame, nameOf, optionsOfForm, type SlotForm } from "../../core/index.js";
 import { IconPicker } from "./icon-picker.js";
 import { Select } from "./select.js";
 import { TextLine } from "./text-line.js";
@@ -39,18 +39,33 @@ const heading: Written = {
   read: (text) => (text ? { title: text.slice(0, 200) } : undefined),
 };
 
+const colour: Written = {
+  text: (value) => String(value ?? ""),
+  read: (text) => `#${text.trim().replace(/^#/, "").toUpperCase()}`,
+  wrong: (text) => (/^#?([0-9a-f]{3}|[0-9a-f]{6})$/i.test(text.trim()) ? null : "a colour such as #2A6F3B"),
+};
+
 const writtenAs = ({ slot, form }: SlotForm): Written => {
   if (slot === "rest") return rests;
   if (slot === "heading") return heading;
   if (form.sort === "number") return percent;
+  if (form.sort === "colour") return colour;
   if (form.sort === "whole") return { text: plain.text, read: Number, wrong: wrongWhole(form.least, form.most) };
   return plain;
 };
 
+/** What of the frame a value names; undefined where it names nothing. */
+const optionsIn = (frame: Frame, sort: SlotForm["form"]["sort"]) => {
+  const named = (id: string, label: string) => ({ value: id, label, is: id });
+  if (sort === "motion") return Object.entries(frame.motions ?? {}).map(([id, { name }]) => named(id, name));
+  if (sort !== "screen") return undefined;
+  const screens = Object.keys(frame.nodes).filter((id) => frame.nodes[id]?.kind === "screen");
+  return screens.map((id) => named(id, nameOf(frame, id)));
+};
+
 /** One cell of what differs by view: a control for its value, by its form. */
-export function CellField({ slot, label, value, mixed, here, onSet }: CellFieldProps) {
-  const { form } = slot;
-  const fallback = unsaidOf(slot);
+export function CellField({ frame, slot, label, value, mixed, here, onSet }: CellFieldProps) {
+  const { form, fallback } = slot;
   const shown = value ?? fallback;
   const tone = here ? "font-semibold" : "border-transparent! bg-transparent! text-ink-2";
   if (form.sort === "icon")
@@ -62,7 +77,7 @@ export function CellField({ slot, label, value, mixed, here, onSet }: CellFieldP
         onPick={(icon) => onSet(icon, icon ?? "none")}
       />
     );
-  const options = optionsOfForm(form);
+  const options = optionsIn(frame, form.sort) ?? optionsOfForm(form);
   if (options.length > 0) {
     const unset = fallback === null ? [{ value: "", label: "as usual", is: undefined }] : [];
     const all = [...(mixed ? [{ value: "\u0000", label: "different", is: undefined }] : []), ...unset, ...options];
@@ -83,7 +98,7 @@ export function CellField({ slot, label, value, mixed, here, onSet }: CellFieldP
       title={label}
       className={tone}
       value={mixed || shown === null ? "" : text(shown)}
-      placeholder={mixed ? "different" : "as it is called"}
+      placeholder={mixed ? "different" : "as usual"}
       wrong={wrong}
       onDone={(typed) => onSet(read(typed), typed || "nothing")}
     />

@@ -4,8 +4,8 @@ import { CellField } from "./cell-field.js";
 
 export interface ViewGridProps {
   frame: Frame;
-  /** The nodes it is about; all of them have what it shows. */
-  ids: readonly Id[];
+  /** The nodes it is about; all of them have what it shows. Null for the app as a whole. */
+  ids: readonly Id[] | null;
   slot: Slot;
   /** What it is called in words. */
   name: string;

@@ -19,9 +19,10 @@ const tapExtra = (run: Run, state: State, hub: Id, extra: Action | undefined, ac
   const bar = sightOf(run, state).bars.find((each) => each.hub === hub);
   if (!bar || bar.inert || !(bar.face === "rail" || bar.face === "panel" || bar.open))
     return ignore(run, state, hub, { why: "extras-out-of-reach", hub });
-  return extra
-    ? act(run, state, null, extra.do)
-    : ignore(run, state, hub, { why: "no-action", on: { id: hub }, action });
+  if (!extra) return ignore(run, state, hub, { why: "no-action", on: { id: hub }, action });
+  const next = act(run, state, null, extra.do);
+  // the drawer closes by what was chosen in it, unless that was refused
+  return next === state || extra.do.kind === "menu" || next.drawer === null ? next : { ...next, drawer: null };
 };
 
 /** An action of a screen that can be touched, or of a hub's extras. */

@@ -29,7 +29,7 @@ function HeldLine({ of }: { of: WithinKey }) {
   const place = chosen.parent ?? placesOf(frame, id)[0];
   const isScreen = nodeAt(frame, id).kind === "screen";
   const around = isScreen && place !== undefined ? lensOf(frame, view).within(place)[of] : undefined;
-  const words = (value: unknown) => valueWords({ slot: of, key: of, form: propertyOf(of).form }, value);
+  const words = (value: unknown) => valueWords({ slot: of, form: propertyOf(of).form }, value);
   const usual = around ? `as ${nameOf(frame, around.by)} says` : "as usual";
   const says = around ? words(around.is) : usually[of];
   return (

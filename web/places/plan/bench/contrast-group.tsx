@@ -1,4 +1,11 @@
-import { type ColourPair, colourPairs, type Mark, type Palette, sure } from "../../../../core/index.js";
+import {
+  type ColourPair,
+  colourPairs,
+  type FaintViews,
+  type Mark,
+  type Palette,
+  sure,
+} from "../../../../core/index.js";
 import { Group } from "./group.js";
 import { SidesHead } from "./sides-head.js";
 
@@ -6,13 +13,21 @@ export interface ContrastGroupProps {
   light: Palette;
   dark: Palette;
   mark: Mark;
+  /** Where colours are too faint in views that have others. */
+  elsewhere: readonly FaintViews[];
 }
 
 /** The contrast of everything that is read on something else. */
-export function ContrastGroup({ light, dark, mark }: ContrastGroupProps) {
+export function ContrastGroup({ light, dark, mark, elsewhere }: ContrastGroupProps) {
   const pairs = { light: colourPairs(light, mark), dark: colourPairs(dark, mark) };
   return (
-    <Group title="Contrast" says={verdict([...pairs.light, ...pairs.dark])} wide room="min-w-104" readOnly>
+    <Group
+      title="Contrast"
+      says={verdict([...pairs.light, ...pairs.dark], elsewhere.length > 0)}
+      wide
+      room="min-w-116"
+      readOnly
+    >
       <table className="border-separate border-spacing-x-1.5 border-spacing-y-0.5">
         <SidesHead />
         <tbody>
@@ -25,13 +40,23 @@ export function ContrastGroup({ light, dark, mark }: ContrastGroupProps) {
           ))}
         </tbody>
       </table>
+      {elsewhere.length > 0 && (
+        <ul aria-label="Too faint in some views" className="flex flex-col gap-1 px-1.5">
+          {elsewhere.map(({ where, faint }) => (
+            <li key={where} className="text-clay">
+              <b>! {where}</b>: {[...new Set(faint.map(({ says }) => says))].join(", ")}
+            </li>
+          ))}
+        </ul>
+      )}
     </Group>
   );
 }
 
-const verdict = (pairs: readonly ColourPair[]): string => {
+const verdict = (pairs: readonly ColourPair[], elsewhere: boolean): string => {
   const faint = pairs.filter((pair) => !pair.enough).length;
-  return faint === 0 ? "all enough" : `${faint} too faint`;
+  if (faint > 0) return `${faint} too faint`;
+  return elsewhere ? "too faint in some views" : "all enough";
 };
 
 const grade = ({ ratio, wants, enough }: ColourPair): string =>

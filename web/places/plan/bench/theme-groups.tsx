@@ -1,24 +1,23 @@
-import { useState } from "react";
-import { type ColourName, colourNames, coloursOf, type Frame, markOf, type Palette } from "../../../../core/index.js";
+import { useMemo, useState } from "react";
+import {
+  type ColourName,
+  colourNames,
+  coloursOf,
+  faintInSomeViews,
+  type Frame,
+  markOf,
+  type Palette,
+  type View,
+} from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
 import { ColourField } from "./colour-field.js";
+import { colourWords } from "./colour-words.js";
+import { AppViewsGroup } from "./app-views-group.js";
 import { ContrastGroup } from "./contrast-group.js";
 import { Group } from "./group.js";
 import { MeasuresGroup } from "./measures-group.js";
 import { type Side, sides, SidesHead } from "./sides-head.js";
 import { useTheme } from "./use-theme.js";
-
-const words: Record<ColourName, string> = {
-  page: "page",
-  surface: "strips, sheets",
-  ink: "text",
-  accent: "actions",
-  mark: "mark",
-  bar: "bars",
-  barInk: "tabs at rest",
-  barActive: "chosen tab",
-  badge: "badge",
-};
 
 /** A colour that is being picked, and not taken yet. */
 interface Trying {
@@ -28,7 +27,7 @@ interface Trying {
 }
 
 /** Colours, marks and measures of the app's bars and strips, with the contrast of every pair as it changes. */
-export default function ThemeGroups({ onClose }: { frame: Frame; onClose: () => void }) {
+export default function ThemeGroups({ frame, view, onClose }: { frame: Frame; view: View; onClose: () => void }) {
   const [theme, change] = useTheme();
   const mark = markOf(theme);
   const [trying, setTrying] = useState<Trying | null>(null);
@@ -36,15 +35,19 @@ export default function ThemeGroups({ onClose }: { frame: Frame; onClose: () => 
     const palette = coloursOf(theme, side === "dark");
     return trying?.side === side ? { ...palette, [trying.name]: trying.hex } : palette;
   };
+  const elsewhere = useMemo(() => faintInSomeViews(frame), [frame]);
   const palettes = { light: paletteOf("light"), dark: paletteOf("dark") };
   const colour = (side: Side, name: ColourName, hex: string | undefined) => {
     const { [name]: _, ...rest } = theme[side] ?? {};
-    change({ [side]: hex ? { ...rest, [name]: hex.toUpperCase() } : rest }, `${words[name]} ${hex ?? "as usual"}`);
+    change(
+      { [side]: hex ? { ...rest, [name]: hex.toUpperCase() } : rest },
+      `${colourWords[name]} ${hex ?? "as usual"}`,
+    );
     setTrying(null);
   };
   const field = (side: Side, name: ColourName) => (
     <ColourField
-      label={`${words[name]}, ${side}`}
+      label={`${colourWords[name]}, ${side}`}
       value={palettes[side][name]}
       own={theme[side]?.[name] !== undefined}
       onTry={(hex) => setTrying({ side, name, hex })}
@@ -66,7 +69,7 @@ export default function ThemeGroups({ onClose }: { frame: Frame; onClose: () => 
             <tbody>
               {colourNames.map((name) => (
                 <tr key={name}>
-                  <td className="whitespace-nowrap">{words[name]}</td>
+                  <td className="whitespace-nowrap">{colourWords[name]}</td>
                   {sides.map((side) => (
                     <td key={side}>{field(side, name)}</td>
                   ))}
@@ -75,8 +78,9 @@ export default function ThemeGroups({ onClose }: { frame: Frame; onClose: () => 
             </tbody>
           </table>
         </Group>
-        <ContrastGroup {...palettes} mark={mark} />
+        <ContrastGroup {...palettes} mark={mark} elsewhere={elsewhere} />
         <MeasuresGroup theme={theme} mark={mark} onChange={change} />
+        <AppViewsGroup frame={frame} view={view} />
       </div>
     </>
   );

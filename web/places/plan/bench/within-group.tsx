@@ -20,8 +20,7 @@ function WithinLine({ of }: { of: WithinKey }) {
   const label = sure(propertyOf(of).setting).label;
   const slot = `within.${of}` as const;
   const put = (value: string) => {
-    const words =
-      value === "around" ? "as around it" : valueWords({ slot: of, key: of, form: propertyOf(of).form }, value);
+    const words = value === "around" ? "as around it" : valueWords({ slot: of, form: propertyOf(of).form }, value);
     vary(slot, undefined, value === "around" ? undefined : value, `${label.toLowerCase()} within: ${words}`);
   };
   return (
