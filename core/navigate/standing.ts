@@ -12,7 +12,7 @@ import { openGranted, standingIn } from "./open.js";
 import { resumed } from "./resume.js";
 import { named, note, type Run } from "./run.js";
 import { type Entry, isStuck, type StackEntry, type State } from "./state.js";
-import { type Known, staysWhole, sweptState, wholeState } from "./sweep.js";
+import { isWhole, staysWhole, sweptState, wholeState } from "./sweep.js";
 
 // The standing rule: no entry whose needs are unmet is ever in the state. It is held in rounds of three parts: what may
 // not be shown is taken out, then something is opened in place of what the person saw, then containers are made whole.
@@ -20,10 +20,11 @@ import { type Known, staysWhole, sweptState, wholeState } from "./sweep.js";
 /** Trees in which the rule was seen to hold, on which frame and with which facts. */
 const held = new WeakMap<StackEntry, { nodes: FixedFrame["nodes"]; facts: Facts }>();
 
-/** What need not be looked at again, as nothing of it changed since the last event. */
-const knownOf = (run: Run, before: State | null, facts: Facts): Known | null => {
+/** Whether the rule holds as it is; of what was there before the event, where it held, only what changed is looked at. */
+const holds = (run: Run, before: State | null, { root, facts }: State): boolean => {
   const mark = before && held.get(before.root);
-  return mark && mark.nodes === run.frame.nodes && mark.facts === facts ? { root: before.root } : null;
+  const known = mark && mark.nodes === run.frame.nodes && mark.facts === facts ? before.root : null;
+  return isWhole(run, facts, root, known);
 };
 
 /** What may not be there any more of what the person saw: the entry, and the need that is not met, of the entry or of its start. */
@@ -90,8 +91,8 @@ const redirected = (run: Run, before: State, state: State, wrong: Wrong, otherwi
 };
 
 /** One round: the state after it, and whether another one may be needed. */
-const round = (run: Run, state: State, known: Known | null, isNewFact: boolean, canTurn: boolean) => {
-  const swept = sweptState(run, state, known);
+const round = (run: Run, state: State, isNewFact: boolean, canTurn: boolean) => {
+  const swept = sweptState(run, state);
   const wrong = swept === state ? undefined : outermostUnmet(run, state);
   if (swept !== state && !canTurn) note(run, "needs-loop", wrong?.id ?? null, { opening: null });
   const opened = isNewFact && state.pending ? resumed(run, state, swept, state.pending) : null;
@@ -100,7 +101,7 @@ const round = (run: Run, state: State, known: Known | null, isNewFact: boolean, 
     const { otherwise } = wrong.need;
     if (otherwise !== undefined) next = redirected(run, state, next, wrong, otherwise);
   }
-  return { state: wholeState(run, next, known), goesOn: swept !== state || opened !== null };
+  return { state: wholeState(run, next), goesOn: swept !== state || opened !== null };
 };
 
 /**
@@ -111,10 +112,10 @@ export const stand = (run: Run, before: State | null, after: State): State => {
   if (!hasNeeds(run.frame)) return after;
   const { outside } = after;
   let state = after;
-  const known = knownOf(run, before, state.facts);
   let isNewFact = before !== null && !sameFacts(before.facts, state.facts);
-  for (let turn = 0; ; turn += 1) {
-    const next = round(run, state, known, isNewFact, turn < mostTurns);
+  const isHeld = !(isNewFact && state.pending) && holds(run, before, state);
+  for (let turn = 0; !isHeld; turn += 1) {
+    const next = round(run, state, isNewFact, turn < mostTurns);
     state = next.state;
     isNewFact = false;
     if (!next.goesOn || turn >= mostTurns) break;

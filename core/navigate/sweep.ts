@@ -3,49 +3,43 @@ import { unmetOf } from "../frame/needs.js";
 import { mayStart } from "../frame/way-in.js";
 import { hubAt } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
+import { sure } from "../frame/sure.js";
 import { mapEntries, withEntries, withHub } from "./entries.js";
 import { fresh } from "./make.js";
 import { lose, named, note, type Run } from "./run.js";
-import type { ContainerEntry, Entry, HubEntry, StackEntry, State } from "./state.js";
+import type { Entry, HubEntry, State } from "./state.js";
 
-/** A tree of entries in which the standing rule holds, with those facts; what is the same in another need not be looked at. */
-export interface Known {
-  root: StackEntry;
-}
-
-/** What stands in the place of an entry in a tree that is known, if that is a container of the same node. */
-type Was = ContainerEntry | undefined;
-
-/** Compares each entry in a container with what stood in its place. */
-const placesOf = (was: Was): ((inner: Entry, i: number) => Entry | undefined) => {
-  if (!was) return () => undefined;
-  switch (was.kind) {
-    case "stack":
-      return (_, i) => was.entries[i];
-    case "hub":
-      return ({ node }) => was.tabs[node];
-    case "pair":
-      return ({ node }) => (was.list.node === node ? was.list : (was.detail ?? undefined));
+/** Whether an entry is as it was, or may be shown and is a container of the same sort that is whole. */
+export const isWhole = (run: Run, facts: Facts, entry: Entry, was: Entry | null | undefined): boolean => {
+  if (entry === was) return true;
+  if (unmetOf(run.frame, facts, entry.node)) return false;
+  const isMet = (id: Id): boolean => !unmetOf(run.frame, facts, id);
+  switch (entry.kind) {
+    case "screen":
+      return true;
+    case "stack": {
+      const old = was?.kind === "stack" ? was.entries : [];
+      return entry.entries.length > 0 && entry.entries.every((inner, i) => isWhole(run, facts, inner, old[i]));
+    }
+    case "hub": {
+      const { active, tabs, visits } = entry;
+      const old = was?.kind === "hub" ? was.tabs : {};
+      if (!tabs[active] || !visits.every((id) => id !== active && isMet(id))) return false;
+      for (const id in tabs) if (!isWhole(run, facts, sure(tabs[id]), old[id])) return false;
+      return true;
+    }
+    case "pair": {
+      const old = was?.kind === "pair" ? was : null;
+      return (
+        isWhole(run, facts, entry.list, old?.list) &&
+        (entry.detail === null || isWhole(run, facts, entry.detail, old?.detail))
+      );
+    }
   }
 };
 
-/** Maps what is in a container, but for what is the same as in a tree that is known. */
-const mapNews = (
-  entry: ContainerEntry,
-  was: Was,
-  change: (inner: Entry, was: Was) => Entry | null,
-): ContainerEntry | null => {
-  const placed = placesOf(was);
-  let i = -1;
-  return mapEntries(entry, (inner) => {
-    const old = placed(inner, (i += 1));
-    if (old === inner) return inner;
-    return change(inner, old && old.kind !== "screen" ? old : undefined);
-  });
-};
-
 /** Without the entries whose needs are unmet; containers may be left empty by it. Null when the entry itself goes. */
-const swept = (run: Run, facts: Facts, entry: Entry, was: Was): Entry | null => {
+const swept = (run: Run, facts: Facts, entry: Entry): Entry | null => {
   const need = unmetOf(run.frame, facts, entry.node);
   if (need) {
     note(run, "swept", entry.node, { what: named(entry), need });
@@ -53,15 +47,15 @@ const swept = (run: Run, facts: Facts, entry: Entry, was: Was): Entry | null => 
     return null;
   }
   if (entry.kind === "screen") return entry;
-  const left = mapNews(entry, was, (inner, old) => swept(run, facts, inner, old));
+  const left = mapEntries(entry, (inner) => swept(run, facts, inner));
   // a pair leaves with its list
   if (!left && entry.kind === "pair" && entry.detail) lose(run, entry.detail);
   return left;
 };
 
 /** The state without what may not be shown; containers may be left empty by it. */
-export const sweptState = (run: Run, state: State, known: Known | null): State => {
-  const root = swept(run, state.facts, state.root, known?.root);
+export const sweptState = (run: Run, state: State): State => {
+  const root = swept(run, state.facts, state.root);
   if (root === state.root) return state;
   return { ...state, root: root?.kind === "stack" ? root : withEntries(state.root, []) };
 };
@@ -74,16 +68,16 @@ const startAgain = (run: Run, facts: Facts, id: Id): Entry | null =>
  * The entry with everything in it whole again: a nested stack that is empty leaves, a tab and a pair's list take their start
  * again, a hub that lost its tab goes to its start, else to the first tab allowed. Null when nothing of it may be shown.
  */
-const whole = (run: Run, facts: Facts, entry: Entry, was: Was): Entry | null => {
+const whole = (run: Run, facts: Facts, entry: Entry): Entry | null => {
   if (entry.kind === "screen") return entry;
-  const again = (inner: Entry, old: Was): Entry | null => {
-    const left = whole(run, facts, inner, old);
+  const again = (inner: Entry): Entry | null => {
+    const left = whole(run, facts, inner);
     // another tab left empty is unmade until it is chosen
     const starts =
       (entry.kind === "hub" && inner.node === entry.active) || (entry.kind === "pair" && inner === entry.list);
     return left ?? (starts ? startAgain(run, facts, inner.node) : null);
   };
-  const left = mapNews(entry, was, again);
+  const left = mapEntries(entry, again);
   if (!left) {
     if (entry.kind === "pair" && entry.detail) lose(run, entry.detail);
     return null;
@@ -110,14 +104,14 @@ const wholeHub = (run: Run, facts: Facts, hub: HubEntry): HubEntry | null => {
 /** Whether something is left of an entry once what may not be shown is out of it. */
 export const staysWhole = (run: Run, facts: Facts, entry: Entry): boolean => {
   const silent: Run = { ...run, notes: [] };
-  const left = swept(silent, facts, entry, undefined);
-  return left !== null && (whole(silent, facts, left, undefined) ?? startAgain(silent, facts, entry.node)) !== null;
+  const left = swept(silent, facts, entry);
+  return left !== null && (whole(silent, facts, left) ?? startAgain(silent, facts, entry.node)) !== null;
 };
 
 /** The state with all its containers whole again; the root is left empty where nothing may be shown. */
-export const wholeState = (run: Run, state: State, known: Known | null): State => {
+export const wholeState = (run: Run, state: State): State => {
   const { facts } = state;
-  const root = whole(run, facts, state.root, known?.root) ?? startAgain(run, facts, state.root.node);
+  const root = whole(run, facts, state.root) ?? startAgain(run, facts, state.root.node);
   if (root === state.root) return state;
   // the root's entry is the same as long as the app runs
   return { ...state, root: withEntries(state.root, root?.kind === "stack" ? root.entries : []) };
