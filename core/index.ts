@@ -283,6 +283,7 @@ export {
   valueOf,
   valueSays,
   valueWords,
+  type ViewGrid,
   viewGrid,
 } from "./settings/index.js";
 export { startingShapes } from "./starts/index.js";

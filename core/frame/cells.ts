@@ -118,7 +118,7 @@ export const byViewOf = (node: Holder, slot: Slot): ByView | null => {
     const value = read(set, slot);
     return value === undefined ? [] : [{ ...views, value }];
   });
-  return entries.length ? { own: read(node as unknown as Raw, slot), entries } : null;
+  return entries.length ? { own: read(node as unknown as Raw, ownSlot(slot)), entries } : null;
 };
 
 type Row = unknown[];

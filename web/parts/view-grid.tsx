@@ -1,5 +1,15 @@
 import { Fragment, useState } from "react";
-import { type Cell, type Frame, type GridCell, type Id, type Slot, valueWords, viewGrid } from "../../core/index.js";
+import {
+  type Cell,
+  equal,
+  type Frame,
+  type GridCell,
+  type Id,
+  type Slot,
+  valueWords,
+  type ViewGrid as Grid,
+  viewGrid,
+} from "../../core/index.js";
 import { CellField } from "./cell-field.js";
 
 export interface ViewGridProps {
@@ -26,31 +36,12 @@ export function ViewGrid({ frame, ids, slot, name, at, onSet }: ViewGridProps) {
   const rows = grid.rows.filter(({ short }) => !short || withLow);
   const cells = grid.rows.flatMap((row) => row.cells);
   const seen = cells.find((cell) => same(cell, at));
-  const isSame = cells.every((cell) => !cell.mixed && JSON.stringify(cell.value) === JSON.stringify(seen?.value));
+  const isSame = cells.every((cell) => !cell.mixed && equal(cell.value, seen?.value));
   const hasLow = grid.rows.some(({ short }) => short);
-  const place = ({ band, target, short }: Cell) => {
-    const on = grid.targets.find(({ id }) => id === target)?.label ?? target;
-    return `${short ? "low views of " : ""}${band}${grid.targets.length > 1 ? ` on ${on}` : ""}`;
-  };
-  const put = (cell: GridCell, value: unknown, says: string) => {
-    const { band, target, short } = cell;
-    onSet([{ target, band, ...(short && { short }) }], value, `${name}: ${says} at ${place(cell)}`);
-  };
   return (
     <div className="flex flex-col items-start gap-1" data-view-grid={slot}>
       <table className="w-full border-separate border-spacing-x-1 border-spacing-y-0.5">
-        {grid.targets.length > 1 && (
-          <thead>
-            <tr className="text-left text-ink-2">
-              <td />
-              {grid.targets.map(({ id, label }) => (
-                <th key={id} className="max-w-24 truncate px-1 font-normal" title={label}>
-                  {label}
-                </th>
-              ))}
-            </tr>
-          </thead>
-        )}
+        {grid.targets.length > 1 && <Head targets={grid.targets} />}
         <tbody>
           {rows.map((row, i) => (
             <Fragment key={`${row.band} ${row.short}`}>
@@ -61,29 +52,7 @@ export function ViewGrid({ frame, ids, slot, name, at, onSet }: ViewGridProps) {
                   </td>
                 </tr>
               )}
-              <tr>
-                <th scope="row" className="pr-1 text-left font-normal whitespace-nowrap text-ink-2">
-                  {row.band} <span className="mono text-[11px]">{row.from}+</span>
-                </th>
-                {row.cells.map((cell) => (
-                  <td
-                    key={cell.target}
-                    data-here={cell.here || undefined}
-                    title={cell.from}
-                    className={`min-w-16 rounded-sm ${same(cell, at) ? "bg-petrol-soft" : ""}`}
-                  >
-                    <CellField
-                      frame={frame}
-                      slot={grid.slot}
-                      label={`${name} at ${place(cell)}, ${cell.here ? "set here" : cell.from}`}
-                      value={cell.value}
-                      mixed={cell.mixed}
-                      here={cell.here}
-                      onSet={(value, says) => put(cell, value, says)}
-                    />
-                  </td>
-                ))}
-              </tr>
+              <Row row={row} grid={grid} frame={frame} name={name} at={at} onSet={onSet} />
             </Fragment>
           ))}
         </tbody>
@@ -103,5 +72,62 @@ export function ViewGrid({ frame, ids, slot, name, at, onSet }: ViewGridProps) {
         </button>
       )}
     </div>
+  );
+}
+
+function Head({ targets }: Pick<Grid, "targets">) {
+  return (
+    <thead>
+      <tr className="text-left text-ink-2">
+        <td />
+        {targets.map(({ id, label }) => (
+          <th key={id} className="max-w-24 truncate px-1 font-normal" title={label}>
+            {label}
+          </th>
+        ))}
+      </tr>
+    </thead>
+  );
+}
+
+interface RowProps extends Pick<ViewGridProps, "frame" | "name" | "at" | "onSet"> {
+  row: Grid["rows"][number];
+  grid: Grid;
+}
+
+/** One width, in views that are low or not: a cell for each target. */
+function Row({ row, grid, frame, name, at, onSet }: RowProps) {
+  const place = ({ band, target, short }: Cell) => {
+    const on = grid.targets.find(({ id }) => id === target)?.label ?? target;
+    return `${short ? "low views of " : ""}${band}${grid.targets.length > 1 ? ` on ${on}` : ""}`;
+  };
+  const put = (cell: GridCell, value: unknown, says: string) => {
+    const { band, target, short } = cell;
+    onSet([{ target, band, ...(short && { short }) }], value, `${name}: ${says} at ${place(cell)}`);
+  };
+  return (
+    <tr>
+      <th scope="row" className="pr-1 text-left font-normal whitespace-nowrap text-ink-2">
+        {row.band} <span className="mono text-[11px]">{row.from}+</span>
+      </th>
+      {row.cells.map((cell) => (
+        <td
+          key={cell.target}
+          data-here={cell.here || undefined}
+          title={cell.from}
+          className={`min-w-16 rounded-sm ${same(cell, at) ? "bg-petrol-soft" : ""}`}
+        >
+          <CellField
+            frame={frame}
+            slot={grid.slot}
+            label={`${name} at ${place(cell)}, ${cell.here ? "set here" : cell.from}`}
+            value={cell.value}
+            mixed={cell.mixed}
+            here={cell.here}
+            onSet={(value, says) => put(cell, value, says)}
+          />
+        </td>
+      ))}
+    </tr>
   );
 }

@@ -76,21 +76,12 @@ export default function SeveralBench({ frame, view, parts, make, onChoose, tools
   };
   return (
     <>
-      <header className="flex h-10.5 shrink-0 items-center gap-2.5 overflow-hidden border-b border-ink px-3">
-        <h2 className="text-[15px] font-bold whitespace-nowrap">{ids.length} chosen</h2>
-        <p className="min-w-0 grow truncate text-ink-2">
-          {names.join(", ")}
-          {ids.length > 4 ? ` and ${ids.length - 4} more` : ""}
-        </p>
-        {tools}
-        <Button
-          icon="trash"
-          tone="fault"
-          aria-label="Delete"
-          title="Deletes all that are chosen (Delete)"
-          onClick={() => make(takeOutAll(frame, outermost(frame, parts)))}
-        />
-      </header>
+      <Head
+        names={names}
+        count={ids.length}
+        tools={tools}
+        onDelete={() => make(takeOutAll(frame, outermost(frame, parts)))}
+      />
       <div className="min-h-0 grow overflow-auto px-3 py-1">
         <table className="w-full">
           <thead>
@@ -116,6 +107,33 @@ export default function SeveralBench({ frame, view, parts, make, onChoose, tools
         </table>
       </div>
     </>
+  );
+}
+
+interface HeadProps {
+  names: readonly string[];
+  count: number;
+  tools: ReactNode;
+  onDelete: () => void;
+}
+
+function Head({ names, count, tools, onDelete }: HeadProps) {
+  return (
+    <header className="flex h-10.5 shrink-0 items-center gap-2.5 overflow-hidden border-b border-ink px-3">
+      <h2 className="text-[15px] font-bold whitespace-nowrap">{count} chosen</h2>
+      <p className="min-w-0 grow truncate text-ink-2">
+        {names.join(", ")}
+        {count > 4 ? ` and ${count - 4} more` : ""}
+      </p>
+      {tools}
+      <Button
+        icon="trash"
+        tone="fault"
+        aria-label="Delete"
+        title="Deletes all that are chosen (Delete)"
+        onClick={onDelete}
+      />
+    </header>
   );
 }
 
