@@ -241,6 +241,7 @@ export {
   snapshotOf,
   type Surface,
   surfaceOf,
+  tabLabel,
 } from "./observe/index.js";
 export {
   actionTo,

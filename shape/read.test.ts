@@ -68,6 +68,12 @@ describe("reading a frame file", () => {
       expect.stringContaining("/nodes/No id received"),
     ]);
   });
+  test("what a ladder ends with is no id", () => {
+    for (const id of ["exit", "stay", "loop"]) {
+      const [fault, ...others] = faults(changed((frame) => (frame.nodes[id] = { kind: "screen" })));
+      expect([fault, others]).toEqual([expect.stringContaining(`/nodes/${id} received`), []]);
+    }
+  });
   test("10,000 nested stacks are one fault, at once", () => {
     const nodes: Record<string, unknown> = { app: { kind: "stack", children: ["n0"] }, n9999: { kind: "screen" } };
     for (let i = 0; i < 9999; i += 1) nodes[`n${i}`] = { kind: "stack", children: [`n${i + 1}`] };

@@ -1,9 +1,7 @@
 import fc from "fast-check";
-import { type View, viewOf } from "../frame/view.js";
 import { entriesInside, pathTo } from "../navigate/entries.js";
-import type { Entry, State } from "../navigate/state.js";
-import { launch, step, viewAfter } from "../navigate/step.js";
-import { anyEvent, anyFrame, eventAt } from "../testing/arbitrary.js";
+import type { Entry } from "../navigate/state.js";
+import { anyStates } from "../testing/states.js";
 import { arrange, type Region } from "./arrange.js";
 
 // What a region says of itself is held against where it lies, which it must not be worked out from.
@@ -17,28 +15,6 @@ const isWithin = (inner: Region, outer: Region): boolean =>
   inner.x + inner.width <= outer.x + outer.width &&
   inner.y + inner.height <= outer.y + outer.height;
 const hasArea = ({ width, height }: Region): boolean => width > 0 && height > 0;
-
-/** Every state on the way of some events, with the view it is seen in. */
-const anyStates = () =>
-  fc
-    .tuple(
-      anyFrame(),
-      fc.array(anyEvent(), { minLength: 5, maxLength: 25 }),
-      fc.constantFrom("key", "swipe"),
-      fc.constantFrom([390, 844], [700, 900], [1200, 800]),
-    )
-    .map(([frame, events, target, [width, height]]) => {
-      let view = viewOf(frame, { target, ...(width && height && { width, height }) });
-      let { state } = launch(frame, view);
-      const seen: { state: State; view: View }[] = [{ state, view }];
-      for (const given of events) {
-        const event = eventAt(frame, view, state, given);
-        ({ state } = step(frame, view, state, event));
-        if (typeof event === "object" && event !== null) view = viewAfter(frame, view, event);
-        seen.push({ state, view });
-      }
-      return { frame, seen };
-    });
 
 /** Whether the entry with one key holds that with another. */
 const holdsKey = (root: Entry, outer: number, inner: number): boolean =>

@@ -1,5 +1,6 @@
 import { bandsOf } from "./defaults.js";
-import type { Action, Condition, Facts, Only } from "./parts.js";
+import { fill } from "./names.js";
+import { type Action, type Condition, type Facts, noParams, type Only, type Params } from "./parts.js";
 import type { FixedFrame } from "./types.js";
 import type { View } from "./view.js";
 import { classOf, isIn } from "./views.js";
@@ -17,14 +18,14 @@ export const isThere = (frame: FixedFrame, only: Only | undefined, view: View, f
   return conditionsOf(only).some(holds);
 };
 
-/** Those of some actions that are there in this view with these facts, in one of these places; in any where none is named. */
+/** Those of some actions that are there in this view with these facts, in one of these places; in any where none is named. Their labels have the params of the screen they are on. */
 export const actionsThere = (
   frame: FixedFrame,
   actions: readonly Action[] | undefined,
   view: View,
-  facts: Facts,
+  { facts, params = noParams }: { facts: Facts; params?: Params },
   ...places: readonly Action["place"][]
 ): Action[] =>
-  (actions ?? []).filter(
-    ({ place, only }) => (places.length === 0 || places.includes(place)) && isThere(frame, only, view, facts),
-  );
+  (actions ?? [])
+    .filter(({ place, only }) => (places.length === 0 || places.includes(place)) && isThere(frame, only, view, facts))
+    .map((action) => ({ ...action, label: fill(action.label, params) }));

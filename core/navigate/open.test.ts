@@ -87,6 +87,22 @@ describe("opening a screen", () => {
     expect(run(tabbed(), openTo("bTab")).top).toBe("b");
   });
 
+  test("a container is gone into as it was left, all the way down", () => {
+    const frame = frameOf({
+      app: stack(["home"]),
+      home: hub(["plain", "inner"]),
+      plain: screen({ actions: [opening("inner")] }),
+      inner: hub(["one", "two"]),
+      one: screen(),
+      two: stack(["rows", "row"]),
+      rows: screen({ actions: [opening("row")] }),
+      row: screen(),
+    });
+    const left = [tab("inner"), tab("two"), tap("row"), tab("plain")];
+    expect(run(frame, ...left, tap("inner"))).toMatchObject({ top: "row", trail: ["rows", "row"] });
+    expect(run(frame, tap("inner")).top).toBe("one");
+  });
+
   test("a screen that is itself a tab is replaced when it is opened with other params", () => {
     const frame = frameOf({
       app: stack(["home"]),

@@ -163,25 +163,103 @@ describe("needs of what would be made", () => {
   });
 });
 
-describe("links", () => {
-  const diary = (running: "open" | "rebuild"): Frame =>
+describe("what waits", () => {
+  const two = (needs: Node["needs"], more: Record<string, Node> = {}): Frame =>
     frameOf(
       {
-        app: stack(["splash", "home"]),
-        splash: screen({ after: { ms: 500, do: { kind: "open", to: "home", how: "replace" } } }),
-        home: hub(["plotsTab", "me"]),
-        plotsTab: stack(["plots", "plot", "bed"]),
-        plots: list("plot", "plot", { path: "/plots" }),
-        plot: screen({
-          path: "/plots/:plot",
-          body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] },
-          actions: [opening("bed", { params: { plot: "{plot}", bed: "1" } })],
-        }),
-        bed: screen({ path: "/plots/:plot/beds/:bed" }),
-        me: screen({ path: "/me" }),
+        app: stack(["first", "vault", "gate"]),
+        first: screen({ actions: [opening("vault")] }),
+        vault: screen({ needs: needs ?? [] }),
+        gate: screen(),
+        ...more,
       },
-      { facts, address: { running } },
+      { facts },
     );
+  test("is resumed once nothing of it is unmet, whichever fact changed last", () => {
+    const frame = two([needsIn, { fact: "news", is: true, otherwise: "gate" }]);
+    expect(run(frame, tap("vault"), fact(true))).toMatchObject({ top: "gate", pending: { to: "vault" } });
+    for (const events of [
+      [fact(true), fact(true, "news")],
+      [fact(true, "news"), fact(true)],
+    ])
+      expect(run(frame, tap("vault"), ...events)).toMatchObject({ top: "vault", pending: null });
+  });
+  test("ends when its stand-in is swept and nothing opens in its place", () => {
+    const frame = two([needsIn], { gate: screen({ needs: [{ fact: "news", is: false }] }) });
+    const after = run(frame, tap("vault"), fact(true, "news"));
+    expect([after.top, after.pending]).toEqual(["first", null]);
+    expect(run(frame, tap("vault"), fact(true, "news"), fact(true)).top).toBe("first");
+  });
+  test("goes on behind what opened in the place of a stand-in that was swept", () => {
+    const frame = two([needsIn], {
+      app: stack(["first", "vault", "gate", "other"]),
+      gate: screen({ needs: [{ fact: "news", is: false, otherwise: "other" }] }),
+      other: screen(),
+    });
+    const after = run(frame, tap("vault"), fact(true, "news"));
+    expect([after.top, after.pending]).toEqual(["other", { to: "vault", params: {} }]);
+    expect(run(frame, tap("vault"), fact(true, "news"), fact(true)).trail).toEqual(["first", "vault"]);
+  });
+  test("a stack that leaves for its start's sake is stood in for by what its start names", () => {
+    const frame = two([], {
+      app: stack(["home", "gate"]),
+      home: hub(["first", "box"]),
+      box: stack(["mine", "vault"]),
+      mine: screen({ needs: [needsIn] }),
+      vault: screen({ path: "/vault", needs: [{ fact: "in", is: true }] }),
+    });
+    const events = [tap("vault"), fact(false)];
+    expect(runWith(frame, { in: true }, ...events)).toMatchObject({ top: "gate", pending: { to: "box" } });
+    expect(runWith(frame, { in: true }, ...events, fact(true))).toMatchObject({ trail: ["mine"], pending: null });
+    // so is one that was pushed, if its start lay in it; else nothing of that start is asked
+    const pushed = (box: Node) => ({ ...frame, nodes: { ...frame.nodes, app: stack(["first", "box", "gate"]), box } });
+    const begun = pushed(stack(["mine", "vault"]));
+    expect(runWith(begun, { in: true }, ...events)).toMatchObject({ trail: ["first", "gate"], pending: { to: "box" } });
+    const bare = pushed(stack(["mine", "vault"], { base: null }));
+    const linked = [link("/vault", "cold"), fact(false)];
+    expect(runWith(bare, { in: true }, ...linked)).toMatchObject({ trail: ["first"], pending: null });
+  });
+});
+
+const diary = (running: "open" | "rebuild"): Frame =>
+  frameOf(
+    {
+      app: stack(["splash", "home"]),
+      splash: screen({ after: { ms: 500, do: { kind: "open", to: "home", how: "replace" } } }),
+      home: hub(["plotsTab", "me"]),
+      plotsTab: stack(["plots", "plot", "bed"]),
+      plots: list("plot", "plot", { path: "/plots" }),
+      plot: screen({
+        path: "/plots/:plot",
+        body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] },
+        actions: [opening("bed", { params: { plot: "{plot}", bed: "1" } })],
+      }),
+      bed: screen({ path: "/plots/:plot/beds/:bed" }),
+      me: screen({ path: "/me" }),
+    },
+    { facts, address: { running } },
+  );
+
+describe("links", () => {
+  test("that are redirected are opened while the app runs; of a cold one what stands in is laid, without the splash", () => {
+    const frame = diary("rebuild");
+    const guarded: Frame = {
+      ...frame,
+      nodes: {
+        ...frame.nodes,
+        app: stack(["splash", "home", "gate"]),
+        gate: screen(),
+        bed: screen({ path: "/plots/:plot/beds/:bed", needs: [needsIn] }),
+      },
+    };
+    expect(run(guarded, link("/plots/3/beds/2", "cold"))).toMatchObject({
+      top: "gate",
+      trail: ["gate"],
+      back: ["exit"],
+    });
+    const running = run(guarded, wait(500), pick(3), link("/plots/3/beds/2"));
+    expect([running.trail, running.back]).toEqual([["gate"], ["plot", "plots", "exit"]]);
+  });
   test("lay nothing on itself", () => {
     const self = frameOf({
       app: stack(["home"]),

@@ -32,18 +32,26 @@ interface Wrong extends Unmet {
   entry: Entry;
 }
 
-/** The outermost entry above the top screen that may not be there; for a pair that leaves with its list, that list. */
+/**
+ * What of an entry on the focus path stands by its start, so that it leaves where nothing is left of it and that may not be
+ * shown: a hub, a pair's list, a tab's stack, and another stack that its start lies in. Null where there is none.
+ */
+const byStart = (frame: FixedFrame, entry: Entry, holder: Entry | undefined): Entry | null => {
+  if (entry.kind === "pair") return entry.list;
+  if (entry.kind !== "stack" || holder?.kind === "hub") return entry.kind === "screen" ? null : entry;
+  return holder && entry.entries[0]?.node === startIn(frame, entry.node) ? entry : null;
+};
+
+/** The outermost entry above the top screen that may not be there; for a container that leaves as its start may not be shown, that start's need. */
 const outermostUnmet = (run: Run, { facts, root }: State): Wrong | undefined => {
-  const own = (entry: Entry): Wrong | undefined => {
+  const path = focusPath(run, root);
+  for (const [i, entry] of path.entries()) {
     const need = unmetOf(run.frame, facts, entry.node);
-    return need && { id: entry.node, need, entry };
-  };
-  for (const entry of focusPath(run, root)) {
-    const wrong = own(entry);
-    if (wrong) return wrong;
-    if (entry.kind !== "pair" || staysWhole(run, facts, entry.list)) continue;
-    const lacks = startLacks(run.frame, facts, entry.list.node);
-    if (lacks) return { ...lacks, entry: entry.list };
+    if (need) return { id: entry.node, need, entry };
+    const started = byStart(run.frame, entry, path[i - 1]);
+    if (!started || staysWhole(run, facts, started)) continue;
+    const lacks = startLacks(run.frame, facts, started.node);
+    if (lacks) return { ...lacks, entry: started };
   }
   return undefined;
 };

@@ -1,5 +1,12 @@
 import { frameOf, hub, list, opening, pick, run, runIn, screen, stack, tab, tap } from "../testing/frames.js";
+import { lensOf } from "../frame/look.js";
+import { screenAt } from "../frame/nodes.js";
+import { actionsThere } from "../frame/only.js";
 import type { Frame } from "../frame/types.js";
+import type { NavigationEvent } from "../navigate/event.js";
+import { topOf } from "../navigate/focus.js";
+import { surfaceOf } from "./surface.js";
+import { tabLabel } from "./titles.js";
 
 const swipe = { id: "swipe", label: "Swipe", systemBack: false };
 const strips = ({ headers }: ReturnType<typeof run>) =>
@@ -65,13 +72,41 @@ describe("the strips over the top screen", () => {
   });
 });
 
-test("a param that is not there is empty in a title", () => {
+describe("params in braces", () => {
   const frame = frameOf({
-    app: stack(["a", "b"]),
-    a: screen({ actions: [opening("b")] }),
-    b: screen({ title: "Plot {plot}!" }),
+    app: stack(["a", "b", "home"]),
+    a: screen({ actions: [opening("b"), { ...opening("b", { params: { plot: "3" } }), id: "third" }] }),
+    b: screen({ title: "Plot {plot}!", actions: [{ ...opening("home"), label: "Leave {plot}" }] }),
+    home: hub(["one", "two"]),
+    one: screen({ title: "One {x}", actions: [opening("two", { params: { x: "7" } })] }),
+    two: screen({ tab: { label: "Two {x}" } }),
   });
-  expect(run(frame, tap("b")).headers[0]!.title).toBe("Plot !");
+  test("are filled in a title, and empty where they are not there", () => {
+    expect(run(frame, tap("third")).headers[0]!.title).toBe("Plot 3!");
+    expect(run(frame, tap("b")).headers[0]!.title).toBe("Plot !");
+  });
+  test("are so in the labels of actions", () => {
+    const labels = (event: string) => {
+      const { at, view } = run(frame, tap(event));
+      const { facts } = at.state;
+      const { params } = topOf(lensOf(frame, view), at.state.root);
+      return actionsThere(frame, screenAt(frame, "b").actions, view, { facts, params }).map(({ label }) => label);
+    };
+    expect([labels("third"), labels("b")]).toEqual([["Leave 3"], ["Leave "]]);
+    const { at, view } = run(frame);
+    expect(actionsThere(frame, screenAt(frame, "b").actions, view, at.state)[0]!.label).toBe("Leave ");
+  });
+  test("are so in the labels of tabs, by what the tab shows, made or not", () => {
+    const labels = (...events: NavigationEvent[]) => {
+      const { at, view } = run(frame, tap("b"), tap("home"), ...events);
+      const [bar] = surfaceOf(frame, at.state, view).bars;
+      return bar!.tabs.map((id) => tabLabel(lensOf(frame, view), at.state, bar!, id));
+    };
+    expect([labels(), labels(tap("two"))]).toEqual([
+      ["One ", "Two "],
+      ["One ", "Two 7"],
+    ]);
+  });
 });
 
 test("the tabs of a hub in which one is a hub itself are told with what that shows", () => {

@@ -1,11 +1,10 @@
 import { heldIn, isLifted, type Lens, lensOf } from "../frame/look.js";
-import { fill } from "../frame/names.js";
 import type { Id, Opens } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import { nodeAt } from "../frame/nodes.js";
 import { type Insets, noInsets, type View } from "../frame/view.js";
 import { upTakes } from "../navigate/back.js";
-import { isNarrowIn, opensAt, shownInside, topOf } from "../navigate/focus.js";
+import { isNarrowIn, opensAt, shownInside } from "../navigate/focus.js";
 import {
   type HubScene,
   type OverlayScene,
@@ -16,6 +15,7 @@ import {
   type StackScene,
 } from "../navigate/sight.js";
 import type { Entry, StackEntry, State } from "../navigate/state.js";
+import { titleOf, titleOfTab } from "./titles.js";
 
 /** A header strip. */
 export interface SeenHeader {
@@ -53,12 +53,6 @@ const hasHeader = (lens: Lens, container: Entry, { node }: Entry, opens: Opens):
   // what a container says is of pushed screens, tabs and panes alone
   const header = opens === "push" ? heldIn(lens, node, container.node, "header") : lens.look(node).header;
   return header ? header === "on" : nodeAt(lens.frame, node).kind === "screen" && !isLifted(opens);
-};
-
-const titleOf = (lens: Lens, child: Entry, isTab = false): string => {
-  const { title, tab } = lens.look(child.node);
-  const text = (isTab ? (tab.label ?? title) : (title ?? tab.label)) ?? child.node;
-  return text.includes("{") ? fill(text, topOf(lens, child).params) : text;
 };
 
 /**
@@ -132,7 +126,7 @@ class StripDrawer implements Strips {
     let nearest = strip;
     if (hasOwn) {
       // what lies beneath a drawer's hub gives way to its button
-      nearest = this.strip(entry.node, titleOf(this.lens, child.entry, true), beneath && !isDrawer, closes, isDrawer);
+      nearest = this.strip(entry.node, titleOfTab(this.lens, child.entry), beneath && !isDrawer, closes, isDrawer);
       this.own.set(entry.key, nearest);
       if (this.focus.includes(entry)) this.headers.push(nearest);
     }

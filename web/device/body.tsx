@@ -53,7 +53,7 @@ function Rows({
   );
 }
 
-type BodyParts = Pick<BodyProps, "ui" | "onType">;
+type BodyParts = Pick<BodyProps, "params" | "ui" | "onType">;
 const blank: AnyBody = { kind: "blank" };
 
 function List({ body, params, ui, window, onPick }: Omit<BodyProps, "node"> & { body: ListBody }) {
@@ -110,16 +110,17 @@ const fieldStyle = {
   border: "1px solid color-mix(in srgb, var(--ink) 50%, transparent)",
 };
 
-function Form({ body, ui, onType }: BodyParts & { body: Extract<AnyBody, { kind: "form" }> }) {
+function Form({ body, params, ui, onType }: BodyParts & { body: Extract<AnyBody, { kind: "form" }> }) {
   return (
     <div className="flex flex-col gap-4 p-4">
       {body.fields.map((field) => {
         const text = ui.drafts[field.id] ?? "";
+        const label = fill(field.label, params);
         const change = (value: string) => onType(field.id, value);
         if (field.input === "switch")
           return (
             <label key={field.id} className="flex items-center justify-between gap-3 text-[15px]">
-              {field.label}
+              {label}
               <input
                 type="checkbox"
                 role="switch"
@@ -138,7 +139,7 @@ function Form({ body, ui, onType }: BodyParts & { body: Extract<AnyBody, { kind:
         };
         return (
           <label key={field.id} className="block text-[14px]">
-            {field.label}
+            {label}
             {field.input === "note" ? <textarea rows={3} {...shared} /> : <input autoComplete="off" {...shared} />}
           </label>
         );

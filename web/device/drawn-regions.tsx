@@ -118,10 +118,13 @@ function HeaderRegion({ region, overlay, style, frame, view, state, surface, dra
   const owners = surface.screens.filter(({ entry, inert: isInert }) => !isInert && nearest.get(entry.key) === header);
   const placed = (place: Action["place"]) =>
     owners.flatMap(({ entry }) =>
-      actionsThere(frame, screenAt(frame, entry.node).actions, view, state.facts, place).map((action) => ({
-        action,
-        entry,
-      })),
+      actionsThere(
+        frame,
+        screenAt(frame, entry.node).actions,
+        view,
+        { facts: state.facts, params: entry.params },
+        place,
+      ).map((action) => ({ action, entry })),
     );
   const [start, end] = [placed("start"), placed("end")];
   const tap = (action: Action) => {

@@ -14,6 +14,7 @@ import {
   nameOf,
   type SeenBar,
   type State,
+  tabLabel,
   type View,
 } from "../../core/index.js";
 import { Icon } from "../parts/icon.js";
@@ -110,16 +111,17 @@ function MoreList({ face, tabs, onTab }: { face: Face; tabs: { id: Id; label: st
 /** A hub's tabs in one of its faces: in a row at the foot or the top, or in a column at the side. */
 export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProps) {
   const [listed, setListed] = useState(false);
-  const { look, app } = lensOf(frame, view);
+  const lens = lensOf(frame, view);
+  const { look, app } = lens;
   const { labels, heading, faceEdge } = look(bar.hub);
   const mark = markOf(app.theme);
   const shape = shapes[bar.face];
   const wide = shape === "wide";
   const column = shape !== "row";
   const common = { shape, mark, labels };
-  const labelOf = (id: Id): string => look(id).tab.label ?? nameOf(frame, id);
+  const labelOf = (id: Id): string => tabLabel(lens, state, bar, id);
   const choose = (id: Id) => (setListed(false), onTab(id));
-  const extras = actionsThere(frame, hubAt(frame, bar.hub).extras, view, state.facts);
+  const extras = actionsThere(frame, hubAt(frame, bar.hub).extras, view, { facts: state.facts });
   return (
     <div
       role="tablist"

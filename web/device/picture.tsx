@@ -83,7 +83,7 @@ interface DrawnProps {
 function Content({ region, box, colours, frame, state, view, width }: DrawnProps) {
   const { body, actions } = screenAt(frame, region.node);
   const media = body?.kind === "media";
-  const there = actionsThere(frame, actions, view, state.facts, "footer", "row");
+  const there = actionsThere(frame, actions, view, { facts: state.facts }, "footer", "row");
   const footer = there.some(({ place }) => place === "footer");
   const rows = Math.min(4, there.filter(({ place }) => place === "row").length);
   const pad = Math.max(5, width * 0.07);

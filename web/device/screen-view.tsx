@@ -92,7 +92,7 @@ export function ScreenView(props: ScreenViewProps) {
     send(event);
   };
   const inPlace = (look: ActionButtonProps["look"], ...places: Action["place"][]) =>
-    actionsThere(frame, node.actions, view, facts, ...places).map((action) => (
+    actionsThere(frame, node.actions, view, { facts, params: entry.params }, ...places).map((action) => (
       <ActionButton
         key={action.id}
         action={action}
@@ -103,7 +103,7 @@ export function ScreenView(props: ScreenViewProps) {
     ));
   const footer = inPlace("strong", "footer");
   const inBody = inPlace("line", "body");
-  const rows = actionsThere(frame, node.actions, view, facts, "row");
+  const rows = actionsThere(frame, node.actions, view, { facts, params: entry.params }, "row");
   // without a strip of its own a screen's header actions stand at its top
   const homeless = screen.strip ? [] : inPlace("line", "start", "end");
 
