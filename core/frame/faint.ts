@@ -4,6 +4,7 @@ import { equal } from "./equal.js";
 import { markOf } from "./sizes.js";
 import { type ColourPair, colourPairs, coloursOf } from "./theme.js";
 import type { Frame } from "./types.js";
+import { classIn } from "./views.js";
 import { viewsSay } from "./view-words.js";
 
 /** Views of one sort in which colours that meet are too faint. */
@@ -17,9 +18,9 @@ export interface FaintViews {
 /** Where colours that meet are too faint in views whose theme is not the one of all views; that one is judged by itself. */
 export const faintInSomeViews = (frame: Frame): FaintViews[] =>
   targetsOf(frame).flatMap(({ id: target }) =>
-    bandsOf(frame).flatMap(({ id }, band) =>
+    bandsOf(frame).flatMap(({ id }) =>
       (frame.short === undefined ? [false] : [false, true]).flatMap((short) => {
-        const { theme } = appLookOf(frame, { target, band, short });
+        const { theme } = appLookOf(frame, classIn(frame, id, target, short));
         if (equal(theme, frame.theme ?? {})) return [];
         const pairs = [false, true].flatMap((dark) => colourPairs(coloursOf(theme, dark), markOf(theme)));
         const faint = pairs.filter(({ enough }) => !enough);

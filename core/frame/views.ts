@@ -19,11 +19,11 @@ export const classOf = (frame: FixedFrame, { target, width, height }: View): Vie
   short: frame.short !== undefined && height < frame.short,
 });
 
-/** The class of the views of a band on a target that are not low. */
-export const classIn = (frame: FixedFrame, band: Id, target: Id): ViewClass => ({
+/** The class of the views of a band on a target, low or not. */
+export const classIn = (frame: FixedFrame, band: Id, target: Id, short = false): ViewClass => ({
   target,
   band: bandPlace(bandsOf(frame), band),
-  short: false,
+  short,
 });
 
 /** The place of a band among those of a frame, narrowest first; -1 where it is none of them. */

@@ -14,6 +14,8 @@ import { nodeAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
 import { optionsOfForm } from "../frame/properties.js";
 import { isRaw } from "../frame/raw.js";
+import { firstOf } from "../frame/sure.js";
+import { classIn } from "../frame/views.js";
 import { viewsSay } from "../frame/view-words.js";
 import type { Frame } from "../frame/types.js";
 
@@ -45,27 +47,23 @@ interface Origin {
 
 /** Where a node has a value from in one cell. */
 const originOf = (frame: Frame, node: Holder, slot: Slot, { target, band, short }: Cell): Origin => {
-  const bands = bandsOf(frame).map((each) => each.id);
-  const at = { target, band: bands.indexOf(band), short: short ?? false };
+  const at = classIn(frame, band, target, short);
+  const narrowest = firstOf(bandsOf(frame)).id;
   const entry = entryFor(frame, node, slot, at);
   if (!entry) {
     const isSaid = saidOf(frame, node, slot, at) !== undefined;
     return {
-      here: isSaid && band === bands[0] && !short,
+      here: isSaid && band === narrowest && !short,
       from: isSaid ? "in every view that says nothing else" : "by default",
     };
   }
   const { set: _, ...views } = entry;
-  const begins = (entry.from ?? bands[0]) === band;
+  const begins = (entry.from ?? narrowest) === band;
   return { here: begins && (!short || entry.short === true), from: viewsSay(frame, views) };
 };
 
 const gridCell = (frame: Frame, holders: readonly Holder[], slot: Slot, cell: Cell): GridCell => {
-  const at = {
-    target: cell.target,
-    band: bandsOf(frame).findIndex(({ id }) => id === cell.band),
-    short: cell.short ?? false,
-  };
+  const at = classIn(frame, cell.band, cell.target, cell.short);
   const values = holders.map((holder) => saidOf(frame, holder, slot, at));
   const origins = holders.map((holder) => originOf(frame, holder, slot, cell));
   const mixed = values.some((value) => !equal(value, values[0]));
