@@ -1,4 +1,4 @@
-import { blank, chooseRoot, chosen, fileOf, frameOf, list, listed, node, open, screensOf } from "./listed.js";
+import { blank, chooseRoot, chosen, list, listed, node, open, screensOf } from "./listed.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
 
 let world: World;
@@ -33,7 +33,7 @@ const change = async (label: string, target?: string): Promise<string> => {
 
 test("a pasted list is shown before it is made, makes twenty screens in one step, and runs", async () => {
   const id = await listed(world, me, "Trips by list");
-  const frame = await frameOf(world, id);
+  const frame = await me.frame(id);
   expect(screensOf(frame)).toBe(22);
   // it runs: the first tab's rows lead on
   await me.click(node("main"));
@@ -46,8 +46,7 @@ test("a pasted list is shown before it is made, makes twenty screens in one step
   expect((await me.copy())["text/plain"]).toBe(list);
   await me.keys("Control+z");
   await me.page.waitForSelector(node("trips"), { hidden: true });
-  await me.saved();
-  expect(await frameOf(world, id)).toEqual(blank("Trips by list"));
+  expect(await me.frame(id)).toEqual(blank("Trips by list"));
 });
 
 test("a list with mistakes says line and column while it is written, and makes nothing until they are gone", async () => {
@@ -70,7 +69,7 @@ test("a list with mistakes says line and column while it is written, and makes n
   expect(await me.page.$eval("textarea", (area) => area.value)).toBe("One ");
   await me.keys("Control+Enter");
   await me.see(chosen("one"));
-  expect((await frameOf(world, id)).nodes.home).toMatchObject({ actions: [{ do: { kind: "open", to: "one" } }] });
+  expect((await me.frame(id)).nodes.home).toMatchObject({ actions: [{ do: { kind: "open", to: "one" } }] });
 });
 
 test("six changes of mind, each said before, made, undone and redone, with the device where it was", async () => {
@@ -88,7 +87,7 @@ test("six changes of mind, each said before, made, undone and redone, with the d
   await me.click('[data-device] [data-tab="packingTab"]');
   await me.waitTop("packing");
   for (const [at, label, says, target] of changes) {
-    const before = await fileOf(world, id);
+    const before = await me.file(id);
     await me.keys("Control+k");
     await me.type(at);
     await me.see('[aria-label="Found"] [aria-selected="true"]');
@@ -96,15 +95,13 @@ test("six changes of mind, each said before, made, undone and redone, with the d
     await onPlan(at);
     const said = await change(label, target);
     expect(said).toMatch(says);
-    const after = await fileOf(world, id);
+    const after = await me.file(id);
     expect(after).not.toBe(before);
     await me.keys("Control+z");
     await me.saved();
-    await me.page.waitForFunction(() => document.querySelector('[data-sync="saved"]') !== null);
-    expect(await fileOf(world, id)).toBe(before);
+    expect(await me.file(id)).toBe(before);
     await me.keys("Control+Shift+z");
-    await me.saved();
-    expect(await fileOf(world, id)).toBe(after);
+    expect(await me.file(id)).toBe(after);
     expect(await me.top()).toBe("packing");
   }
 });
@@ -121,8 +118,7 @@ test("a setting is made on many at once, and its mark tells where it is set othe
   const buttons = await me.page.$$(`${bars} [role="radio"]`);
   await buttons[2]!.click();
   await me.read(bars, "all hidden set");
-  await me.saved();
-  const hidden = Object.values((await frameOf(world, id)).nodes).filter(({ bars: is }) => is === "hide");
+  const hidden = Object.values((await me.frame(id)).nodes).filter(({ bars: is }) => is === "hide");
   expect(hidden).toHaveLength(count);
   await me.keys("Control+z");
   await me.read(bars, "all as usual by default");
@@ -139,7 +135,7 @@ test("a setting is made on many at once, and its mark tells where it is set othe
 
 test("what differs by view is set cell by cell, on one node or on several, and made the same again with one press", async () => {
   const id = await listed(world, me, "By view");
-  const varied = async (key: string) => (await frameOf(world, id)).nodes[key]!.vary;
+  const varied = async (key: string) => (await me.frame(id)).nodes[key]!.vary;
   // on a hub the grid is there: one cell, and no other
   await me.click(node("main"));
   const cell = (name: string) => `select[aria-label^="${name},"]`;
@@ -176,7 +172,7 @@ test("what differs by view is set cell by cell, on one node or on several, and m
   await me.read("h2", "chosen");
   await me.click('[aria-label="Opens as by view"]');
   await put("Opens as at desk", "dialog");
-  const { nodes } = await frameOf(world, id);
+  const { nodes } = await me.frame(id);
   const dialogs = Object.values(nodes).filter(({ vary }) => vary?.some(({ set }) => set.opens === "dialog"));
   expect(dialogs.length).toBe(Number((await me.texts("h2"))[0]!.split(" ")[0]));
   await me.read('[data-setting="opens"]', "push; dialog from desk");
@@ -204,12 +200,10 @@ test("a colour of the app is another in some views, and what is too faint there 
   await me.keys("Control+a");
   await me.type("#dde1e4");
   await me.keys("Enter");
-  await me.saved();
-  expect((await frameOf(world, id)).vary).toEqual([{ from: "desk", set: { theme: { light: { ink: "#DDE1E4" } } } }]);
+  expect((await me.frame(id)).vary).toEqual([{ from: "desk", set: { theme: { light: { ink: "#DDE1E4" } } } }]);
   await me.read('[aria-label="Too faint in some views"]', "at desk: text on the page");
   await me.click('[data-view-grid="theme.light.ink"] > button');
-  await me.saved();
-  expect((await frameOf(world, id)).vary).toBeUndefined();
+  expect((await me.frame(id)).vary).toBeUndefined();
 });
 
 test("anything is found by a few letters, and done", async () => {
@@ -237,8 +231,7 @@ test("anything is found by a few letters, and done", async () => {
   // what was found last comes first
   expect((await me.texts('[aria-label="Found"] li'))[0]).toMatch("Duplicate");
   await me.keys("Escape");
-  await me.saved();
-  expect(screensOf(await frameOf(world, id))).toBe(23);
+  expect(screensOf(await me.frame(id))).toBe(23);
 });
 
 test("the ways between two screens are shown with the ladder at the end, and played", async () => {

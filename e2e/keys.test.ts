@@ -1,4 +1,4 @@
-import { blank, chosen, fileOf, frameOf, listed, node, open } from "./listed.js";
+import { blank, chosen, listed, node, open } from "./listed.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
 
 let world: World;
@@ -28,8 +28,7 @@ const focused = (name: string) =>
 const typed = () => me.page.evaluate(() => (document.activeElement as HTMLInputElement).value);
 /** Nothing is other than before, on the server and in what is chosen. */
 const unchanged = async (id: string, before: string, at: string) => {
-  await me.saved();
-  expect(await fileOf(world, id)).toBe(before);
+  expect(await me.file(id)).toBe(before);
   expect(await me.count('[aria-selected="true"][role="treeitem"]')).toBe(1);
   await me.see(chosen(at));
 };
@@ -37,7 +36,7 @@ const unchanged = async (id: string, before: string, at: string) => {
 test("what is refused stays in its field with the reason and the focus; letters go there and nowhere else", async () => {
   const id = await listed(world, me, "Refused");
   await me.click(node("map"));
-  const before = await fileOf(world, id);
+  const before = await me.file(id);
   const address = `${bench} input[value="/map"]`;
   await me.click(address);
   await me.keys("Control+a");
@@ -71,14 +70,13 @@ test("what is refused stays in its field with the reason and the focus; letters 
   await me.type("Charts");
   await me.keys("Enter");
   expect(await typed()).toBe("Charts");
-  await me.saved();
-  expect((await frameOf(world, id)).nodes.map).toMatchObject({ title: "Charts" });
+  expect((await me.frame(id)).nodes.map).toMatchObject({ title: "Charts" });
 });
 
 test("Escape closes one thing and gives the focus back where it was", async () => {
   const id = await listed(world, me, "One thing");
   await me.click(node("trip"));
-  const before = await fileOf(world, id);
+  const before = await me.file(id);
   // the list of a field, which keeps the focus: what is typed next goes there
   await me.click('input[aria-label^="Add a way out"]');
   await me.see('[role="listbox"]');
@@ -143,7 +141,7 @@ test("Escape closes one thing and gives the focus back where it was", async () =
 test("letters are for the plan while the person has put the focus there, and for nothing else", async () => {
   const id = await listed(world, me, "Letters");
   await me.click(node("trip"));
-  const before = await fileOf(world, id);
+  const before = await me.file(id);
   await me.click(`${bench} h3`);
   expect(await focus()).toBe("nowhere");
   await me.keys("n", "d", "Delete", "s", "a");
@@ -152,8 +150,7 @@ test("letters are for the plan while the person has put the focus there, and for
   await me.see("[data-device] [data-screen]");
   expect(await focus()).toBe("nowhere");
   await me.keys("n", "a", "l");
-  await me.saved();
-  expect(await fileOf(world, id)).toBe(before);
+  expect(await me.file(id)).toBe(before);
   expect(await me.count("textarea")).toBe(0);
   // an arrow changes nothing, and puts the focus there
   await me.keys("ArrowDown");
@@ -170,7 +167,7 @@ test("letters are for the plan while the person has put the focus there, and for
 test("every list that opens filters by typing, and takes nothing that was not chosen", async () => {
   const id = await listed(world, me, "Lists");
   await me.click(node("trip"));
-  const before = await fileOf(world, id);
+  const before = await me.file(id);
   const menu = '[role="dialog"][aria-label="Change your mind"]';
   const rows = () => me.texts(`${menu} [role="option"] span:first-child`);
   await me.keys("w");
@@ -201,7 +198,7 @@ test("every list that opens filters by typing, and takes nothing that was not ch
   await me.press(`${bench} button`, "Change", "starts");
   await me.press(`${menu} [role="option"]`, "Share with", "starts");
   await me.see(`${menu} [role="listbox"][aria-label="Share with"]`);
-  expect(await fileOf(world, id)).toBe(before);
+  expect(await me.file(id)).toBe(before);
   const stacks = await rows();
   expect(stacks).toEqual(expect.arrayContaining(["App", "Packing", "Me"]));
   // one thing at a time: back to all changes of mind
@@ -211,8 +208,7 @@ test("every list that opens filters by typing, and takes nothing that was not ch
   await me.press(`${menu} [role="option"]`, "Packing", "starts");
   await me.page.waitForSelector(menu, { hidden: true });
   await me.see(node("trip", "packingTab"));
-  await me.saved();
-  expect((await frameOf(world, id)).nodes.packingTab).toMatchObject({ children: expect.arrayContaining(["trip"]) });
+  expect((await me.frame(id)).nodes.packingTab).toMatchObject({ children: expect.arrayContaining(["trip"]) });
 });
 
 describe("what is found out of sight is brought there and has the focus", () => {

@@ -35,9 +35,6 @@ export const blank = (name: string): Frame => ({
 export const node = (id: string, parent?: string) =>
   `[data-node="${id}"]${parent === undefined ? "" : `[data-parent="${parent}"]`}`;
 export const chosen = (id: string) => `${node(id)}[aria-selected="true"]`;
-export const fileOf = async (world: World, id: string) =>
-  (await fetch(new URL(`/api/frames/${id}/file`, world.served.url))).text();
-export const frameOf = async (world: World, id: string) => JSON.parse(await fileOf(world, id)) as Frame;
 export const screensOf = (frame: Frame) => Object.values(frame.nodes).filter(({ kind }) => kind === "screen").length;
 export const open = async (person: Person, id: string) => {
   await person.go(`/f/${id}/plan`);

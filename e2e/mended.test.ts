@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { Frame } from "../core/index.js";
-import { chosen, frameOf, listed, node } from "./listed.js";
+import { chosen, listed, node } from "./listed.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
 
 let world: World;
@@ -53,8 +53,7 @@ test("a change that the server cannot store is told, tried again and set aside; 
   // what was said while it was tried is said no more, and the notice is whole
   expect((await me.texts('[role="alert"]')).filter((text) => text.includes("tried again"))).toEqual([]);
   expect(await me.page.$eval(aside, (element) => element.scrollHeight - element.clientHeight)).toBe(0);
-  await me.saved();
-  const { nodes } = await frameOf(world, id);
+  const { nodes } = await me.frame(id);
   expect([nodes.map!.title, nodes.packing!.title]).toEqual(["Map", "Rucksack"]);
   await me.read(node("map"), "Map");
   expect(await undoSays()).toBe("Undo: Call Packing Rucksack (Ctrl Z)");
@@ -65,8 +64,7 @@ test("a change that the server cannot store is told, tried again and set aside; 
   isFailing = false;
   await me.press(`${aside} button`, "Try again");
   await me.page.waitForSelector(aside, { hidden: true });
-  await me.saved();
-  expect((await frameOf(world, id)).nodes.map!.title).toBe("Cursed");
+  expect((await me.frame(id)).nodes.map!.title).toBe("Cursed");
 }, 60_000);
 
 test("a part of the page that breaks says so in its place, the others work on, and it is back when that is undone", async () => {
@@ -151,8 +149,7 @@ test("after a restore undo takes back the restore, then what was before it; an i
   await me.see(chosen("templates"));
   await me.click('button[aria-label="Redo"]');
   await me.waitTop("patterns");
-  await me.saved();
-  expect((await frameOf(world, id)).nodes.patterns).toMatchObject({ title: "Templates" });
+  expect((await me.frame(id)).nodes.patterns).toMatchObject({ title: "Templates" });
 });
 
 test("the chosen tab is a tooth: its cell takes the page's colour, on the device and on the plan's pictures", async () => {

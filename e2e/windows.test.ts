@@ -1,5 +1,5 @@
 import { writeOutline } from "../core/index.js";
-import { blank, chooseRoot, chosen, frameOf, listed, node, open } from "./listed.js";
+import { blank, chooseRoot, chosen, listed, node, open } from "./listed.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
 import { Served } from "./served.js";
 
@@ -14,7 +14,7 @@ test("two windows take 200 changes at once, the server killed between, and neith
   const id = await listed(world, me, "Two windows");
   const other = await world.person();
   await open(other, id);
-  const start = (await frameOf(world, id)).nodes;
+  const start = (await me.frame(id)).nodes;
   await me.page.bringToFront();
   await me.click(node("templates"));
   await other.page.bringToFront();
@@ -31,17 +31,17 @@ test("two windows take 200 changes at once, the server killed between, and neith
   const { port } = world.served;
   await world.served.end("SIGKILL");
   await work(me, 15);
-  await other.page.waitForSelector('[data-sync="away"]', { timeout: 15_000 });
+  await other.page.waitForSelector('[data-sync="away"]');
   await work(other, 15);
   await world.served.start(port);
   await work(me, 15);
   await work(other, 15);
-  for (const person of [me, other]) await person.page.waitForSelector('[data-sync="saved"]', { timeout: 30_000 });
+  for (const person of [me, other]) await person.page.waitForSelector('[data-sync="saved"]');
   const { revision } = (await (await fetch(new URL(`/api/frames/${id}`, world.served.url))).json()) as {
     revision: number;
   };
   expect(revision).toBe(2 + 200);
-  const frame = await frameOf(world, id);
+  const frame = await me.frame(id);
   expect(Object.keys(frame.nodes).length).toBe(Object.keys(start).length + 100);
   // both windows have the very frame that is kept
   const parts = [{ id: frame.root, parent: null }];
@@ -64,9 +64,8 @@ test("parts go from one frame to another with all they say, and as text into any
   await chooseRoot(me);
   await me.paste(held);
   await me.see(chosen("packingTab"));
-  await me.saved();
-  const nodes = (await frameOf(world, to)).nodes;
-  expect(nodes.packing).toEqual((await frameOf(world, from)).nodes.packing);
+  const nodes = (await me.frame(to)).nodes;
+  expect(nodes.packing).toEqual((await me.frame(from)).nodes.packing);
   // cut takes it out here
   await me.click(node("templates"));
   await me.page.evaluate(() =>
@@ -129,12 +128,11 @@ test("of one name written in two windows at once both texts are shown, and one i
   await other.page.bringToFront();
   await other.page.setOfflineMode(false);
   const bar = '[aria-label="Written in two windows at once"]';
-  await other.page.waitForSelector(bar, { timeout: 20_000 });
+  await other.page.waitForSelector(bar);
   expect((await other.texts(bar))[0]).toMatch(/“Mine meanwhile”.*“Theirs while away”/);
-  expect((await frameOf(world, id)).nodes.templates!.title).toBe("Mine meanwhile");
+  expect((await me.frame(id)).nodes.templates!.title).toBe("Mine meanwhile");
   await other.page.$$eval(`${bar} button`, (buttons) => buttons.at(-1)!.click());
   await other.page.waitForSelector(bar, { hidden: true });
-  await other.saved();
-  expect((await frameOf(world, id)).nodes.templates!.title).toBe("Theirs while away");
+  expect((await other.frame(id)).nodes.templates!.title).toBe("Theirs while away");
   await other.page.close();
 });

@@ -1,5 +1,6 @@
 import axeCore from "axe-core";
 import puppeteer, { type BrowserContext, type ElementHandle, type Page } from "puppeteer-core";
+import type { Frame } from "../core/index.js";
 import { Served } from "./served.js";
 
 /** ms. How long anything may take to appear: a machine that stands still for seconds fails no test. */
@@ -121,6 +122,12 @@ export class Person {
     });
   };
   saved = () => this.page.waitForSelector('[data-sync="saved"]', { timeout: patience });
+  /** A frame's file as the server holds it, once all that was changed on this page is there: read before, it is now the old and now the new one. */
+  file = async (id: string) => {
+    await this.saved();
+    return (await fetch(new URL(`/api/frames/${id}/file`, this.served.url))).text();
+  };
+  frame = async (id: string) => JSON.parse(await this.file(id)) as Frame;
 }
 
 /** A server, and a browser that knows nothing of what other tests did in it. */
