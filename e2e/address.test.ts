@@ -11,13 +11,6 @@ const plan = "/f/allotment-diary/plan";
 const at = (address: string) =>
   me.page.waitForFunction((wanted) => location.pathname + location.search === wanted, {}, address);
 const chosen = (id: string) => me.see(`${node(id)}[aria-selected="true"]`);
-/** Presses the find line's first answer to some words. */
-const find = async (words: string, says = words) => {
-  await me.keys("Control+k");
-  await me.type(words);
-  await me.read('[role="option"][aria-selected="true"]', says);
-  await me.keys("Enter");
-};
 
 test("what is chosen stands in the address", async () => {
   await me.go(plan);
@@ -79,7 +72,7 @@ test("going to where one is already is no step", async () => {
   await me.go(`${plan}?at=offer&in=swapsTab`);
   await chosen("offer");
   const steps = await me.page.evaluate(() => history.length);
-  await find("Theme and bars");
+  await me.find("Theme and bars");
   await at(`${plan}?at=offer&in=swapsTab&panel=theme`);
   await me.click('a[href*="/plan"]');
   await me.read("h2", "Theme and bars");

@@ -86,17 +86,10 @@ const tabTo = async (selector: string) => {
   }
   throw new Error(`Tab never reaches ${selector}`);
 };
-const find = async (text: string) => {
-  await me.keys("Control+k");
-  await me.page.waitForFunction(() => document.activeElement?.getAttribute("aria-label") === "Find");
-  await me.type(text);
-  await me.see('[role="option"][aria-selected="true"]');
-  await me.keys("Enter");
-};
 
 const keys = (): Hand => ({
   choose: async (id, title) => {
-    await find(title);
+    await me.find(title, id);
     await chosenIs(id);
     await me.page.waitForFunction((css) => document.activeElement?.matches(css), {}, node(id));
   },
@@ -127,7 +120,7 @@ const keys = (): Hand => ({
     await me.type(title);
     await me.keys("Enter");
   },
-  devices: () => find("Devices, widths"),
+  devices: () => me.find("Devices, widths"),
 });
 
 const action = (id: string) => `[data-device] [data-action="${id}"]`;

@@ -88,10 +88,7 @@ test("six changes of mind, each said before, made, undone and redone, with the d
   await me.waitTop("packing");
   for (const [at, label, says, target] of changes) {
     const before = await me.file(id);
-    await me.keys("Control+k");
-    await me.type(at);
-    await me.see('[aria-label="Found"] [aria-selected="true"]');
-    await me.keys("Enter");
+    await me.find(at);
     await onPlan(at);
     const said = await change(label, target);
     expect(said).toMatch(says);
@@ -183,10 +180,7 @@ test("what differs by view is set cell by cell, on one node or on several, and m
 
 test("a colour of the app is another in some views, and what is too faint there is named", async () => {
   const id = await listed(world, me, "Colours by view");
-  await me.keys("Control+k");
-  await me.type("Theme and bars");
-  await me.read('[role="option"][aria-selected="true"]', "Theme and bars");
-  await me.keys("Enter");
+  await me.find("Theme and bars");
   const slots = '[aria-label="What is otherwise in some views"]';
   await me.see(slots);
   await me.page.select(slots, "theme.light.ink");
@@ -197,31 +191,30 @@ test("a colour of the app is another in some views, and what is too faint there 
   await me.type("pale");
   await me.keys("Enter");
   await me.read('[data-view-grid] [role="alert"]', "a colour such as");
-  await me.keys("Control+a");
-  await me.type("#dde1e4");
-  await me.keys("Enter");
-  expect((await me.frame(id)).vary).toEqual([{ from: "desk", set: { theme: { light: { ink: "#DDE1E4" } } } }]);
-  await me.read('[aria-label="Too faint in some views"]', "at desk: text on the page");
+  const pale = async () => {
+    await me.keys("Control+a");
+    await me.type("#dde1e4");
+    await me.keys("Enter");
+    await me.read('[aria-label="Too faint in some views"]', "at desk: text on the page");
+    expect((await me.frame(id)).vary).toEqual([{ from: "desk", set: { theme: { light: { ink: "#DDE1E4" } } } }]);
+  };
+  await pale();
   await me.click('[data-view-grid="theme.light.ink"] > button');
+  expect((await me.frame(id)).vary).toBeUndefined();
+  // emptied, a cell is as usual again
+  await me.page.focus(cell);
+  await pale();
+  await me.keys("Control+a", "Delete", "Enter");
   expect((await me.frame(id)).vary).toBeUndefined();
 });
 
 test("anything is found by a few letters, and done", async () => {
   const id = await listed(world, me, "Found");
-  await me.keys("Control+k");
-  await me.type("nwt");
-  await me.read('[aria-label="Found"] [aria-selected="true"]', "New trip");
-  await me.keys("Enter");
+  await me.find("nwt", "New trip");
   await me.see('[role="treeitem"][aria-selected="true"]');
-  await me.keys("Control+k");
-  await me.type("friends/");
-  await me.read('[aria-label="Found"] [aria-selected="true"]', "/friends/:friend");
-  await me.keys("Enter");
+  await me.find("friends/", "/friends/:friend");
   await onPlan("friend");
-  await me.keys("Control+k");
-  await me.type("bars of");
-  await me.read('[aria-label="Found"] [aria-selected="true"]', "Bars of Friend");
-  await me.keys("Enter");
+  await me.find("bars of", "Bars of Friend");
   expect(await me.page.evaluate(() => document.activeElement?.getAttribute("data-set-mark"))).toBe("bars");
   await me.keys("Control+k");
   await me.type("duplicate");

@@ -241,12 +241,6 @@ describe("what is found out of sight is brought there and has the focus", () => 
     await me.saved();
     return id;
   };
-  const find = async (text: string) => {
-    await me.keys("Control+k");
-    await me.type(text);
-    await me.read('[aria-label="Found"] [aria-selected="true"]', text);
-    await me.keys("Enter");
-  };
   test("a tab's plate, a container, a screen; again, from afar, and after a reload", async () => {
     await wide("Out of sight");
     for (const [text, id] of [
@@ -256,22 +250,22 @@ describe("what is found out of sight is brought there and has the focus", () => 
       ["Part 9.13", "part913"],
       ["Main", "main"],
     ] as const) {
-      await find(text);
+      await me.find(text);
       await isInSight(id);
     }
-    await find("Area 11");
+    await me.find("Area 11");
     await isInSight("area11Tab");
     // chosen already, and out of sight by now
     await me.page.evaluate(() => document.querySelector('[role="tree"]')!.parentElement!.scrollTo(0, 0));
-    await find("Area 11");
+    await me.find("Area 11");
     await isInSight("area11Tab");
     // from afar it is drawn as large as it takes to read it
     await me.keys("f");
-    await find("Far flow");
+    await me.find("Far flow");
     await isInSight("farFlowStack");
     expect((await (await me.see(node("farFlowStack"))).boundingBox())!.height).toBeGreaterThan(80);
     for (const id of ["area11Tab", "farFlowStack", "part913"]) {
-      await find(id === "area11Tab" ? "Area 11" : id === "part913" ? "Part 9.13" : "Far flow");
+      await me.find(id === "area11Tab" ? "Area 11" : id === "part913" ? "Part 9.13" : "Far flow");
       await isInSight(id);
       await me.page.waitForFunction((at) => new URLSearchParams(location.search).get("at") === at, {}, id);
       await me.page.reload();

@@ -68,6 +68,14 @@ export class Person {
       for (const held of parts.reverse()) await this.page.keyboard.up(held as never);
     }
   };
+  /** Finds something by what is typed in the command box, and takes it once what is said of it is there. */
+  find = async (text: string, says = text) => {
+    await this.keys("Control+k");
+    await this.page.waitForFunction(() => document.activeElement?.getAttribute("aria-label") === "Find");
+    await this.type(text);
+    await this.read('[aria-label="Found"] [aria-selected="true"]', says);
+    await this.keys("Enter");
+  };
   type = (text: string) => this.page.keyboard.type(text);
   texts = (selector: string) =>
     this.page.$$eval(selector, (elements) => elements.map((element) => element.textContent ?? ""));

@@ -66,7 +66,7 @@ export function Finder() {
         spellCheck={false}
         placeholder="Find anything (Ctrl K)"
         value={text}
-        className="h-8 w-full rounded-sm border border-field bg-plate-2 px-2 placeholder:text-ink-2"
+        className="h-8 w-full rounded-sm border border-field bg-plate-2 px-2"
         onChange={(event) => {
           setText(event.target.value);
           setOpen(true);

@@ -48,7 +48,7 @@ export function AddressLine() {
           spellCheck={false}
           placeholder={state.outside ? "outside the app" : "no address"}
           value={link}
-          className={`mono h-8 w-full min-w-0 rounded-sm border bg-plate-2 px-2 text-[12px] placeholder:text-ink-2 ${wrong === null ? "border-field" : "border-clay"}`}
+          className={`mono h-8 w-full min-w-0 rounded-sm border bg-plate-2 px-2 text-[12px] ${wrong === null ? "border-field" : "border-clay"}`}
           onFocus={(event) => (event.target.select(), setIsAsked(true))}
           onChange={(event) => setTyped(event.target.value)}
           onBlur={() => (setTyped((now) => (now === "" ? null : now)), setIsAsked(false))}

@@ -2,7 +2,7 @@ import { type Frame, nameOf, optionsOfForm, type SlotForm } from "../../core/ind
 import { IconPicker } from "./icon-picker.js";
 import { Select } from "./select.js";
 import { TextLine } from "./text-line.js";
-import { readRests, type Wrong, wrongRests, wrongWhole } from "./wrong.js";
+import { readHex, readRests, type Wrong, wrongHex, wrongRests, wrongWhole } from "./wrong.js";
 
 export interface CellFieldProps {
   frame: Frame;
@@ -41,8 +41,8 @@ const heading: Written = {
 
 const colour: Written = {
   text: (value) => String(value ?? ""),
-  read: (text) => `#${text.trim().replace(/^#/, "").toUpperCase()}`,
-  wrong: (text) => (/^#?([0-9a-f]{3}|[0-9a-f]{6})$/i.test(text.trim()) ? null : "a colour such as #2A6F3B"),
+  read: readHex,
+  wrong: wrongHex,
 };
 
 const writtenAs = ({ slot, form }: SlotForm): Written => {

@@ -96,7 +96,7 @@ export function Picker(props: PickerProps) {
           autoFocus={autoFocus}
           placeholder={placeholder}
           value={text}
-          className={`h-7 w-full rounded-sm border border-field bg-plate-2 px-1.5 placeholder:text-ink-2 ${className}`}
+          className={`h-7 w-full rounded-sm border border-field bg-plate-2 px-1.5 ${className}`}
           {...ownEscape(open || text !== "" || onLeave !== undefined)}
           onChange={(event) => type(event.target.value)}
           onFocus={() => ask(true)}

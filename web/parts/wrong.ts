@@ -20,6 +20,12 @@ export const wrongHex: Wrong = (text) =>
     ? null
     : "a colour such as #2F6B3A, or nothing";
 
+/** A colour as it is kept; undefined where nothing was typed. */
+export const readHex = (text: string): string | undefined => {
+  const hex = text.trim().replace(/^#/, "").toUpperCase();
+  return hex === "" ? undefined : `#${hex}`;
+};
+
 export const wrongBadge: Wrong = (text) =>
   /^(|dot|\d{1,5})$/.test(text.trim()) ? null : "a number up to 99999, dot, or nothing";
 

@@ -49,7 +49,7 @@ export function AddressTable({ frame, rows, shadows, lit, onTry, onImport }: Add
           value={filter}
           onChange={(event) => setFilter(event.target.value)}
           onKeyDown={(event) => event.stopPropagation()}
-          className="h-7 w-40 rounded-sm border border-field bg-plate-2 px-1.5 placeholder:text-ink-2"
+          className="h-7 w-40 rounded-sm border border-field bg-plate-2 px-1.5"
         />
         <span className="grow" />
         <Button icon="upload-simple" onClick={onImport}>

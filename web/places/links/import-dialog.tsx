@@ -47,7 +47,7 @@ export default function ImportDialog({ frame, onClose }: { frame: Frame; onClose
             placeholder={"/plots\n/plots/3\n/plots/3/beds/2  Bed"}
             value={text}
             onChange={(event) => setText(event.target.value)}
-            className="mono h-40 min-w-0 grow resize-none rounded-sm border border-field bg-plate-2 p-2 text-[12px] placeholder:text-ink-2"
+            className="mono h-40 min-w-0 grow resize-none rounded-sm border border-field bg-plate-2 p-2 text-[12px]"
           />
           <div className="flex w-68 shrink-0 flex-col gap-2">
             <ChooseFile onFile={(given) => void take(given)} />

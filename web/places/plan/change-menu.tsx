@@ -48,7 +48,7 @@ export default function ChangeMenu(props: ChangeMenuProps) {
             spellCheck={false}
             placeholder={asking ? "which one: type its name" : `about ${aboutWords(props)}`}
             value={text}
-            className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-1 px-1.5 placeholder:text-ink-2"
+            className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-1 px-1.5"
             onChange={(event) => type(event.target.value)}
             onKeyDown={keys}
           />

@@ -47,7 +47,7 @@ export function ListArea({ area, text, faults, onText, onKeyDown }: ListAreaProp
         onScroll={(event) => {
           sure(numbers.current).style.transform = `translateY(${-event.currentTarget.scrollTop}px)`;
         }}
-        className="mono h-full min-w-0 grow resize-none overflow-auto bg-transparent py-2 pr-2 text-[12.5px] leading-[19px] outline-none placeholder:text-ink-2"
+        className="mono h-full min-w-0 grow resize-none overflow-auto bg-transparent py-2 pr-2 text-[12.5px] leading-[19px] outline-none"
         onChange={(event) => onText(event.target.value)}
         onKeyDown={onKeyDown}
       />

@@ -69,7 +69,7 @@ export function WayTable({ frame, view, onChoose }: WayTableProps) {
                 value={filter}
                 onChange={(event) => setFilter(event.target.value)}
                 onKeyDown={(event) => event.stopPropagation()}
-                className="h-7 w-36 rounded-sm border border-field bg-plate-2 px-1.5 font-normal placeholder:text-ink-2"
+                className="h-7 w-36 rounded-sm border border-field bg-plate-2 px-1.5 font-normal"
               />
             </th>
           </tr>

@@ -33,7 +33,7 @@ export function ShelfFrames(props: ShelfFramesProps) {
           placeholder="Search by name"
           value={wanted}
           onChange={(event) => onWant(event.target.value)}
-          className="ml-auto h-8 w-56 rounded-sm border border-field bg-plate-2 px-2 font-normal placeholder:text-ink-2"
+          className="ml-auto h-8 w-56 rounded-sm border border-field bg-plate-2 px-2 font-normal"
         />
       </h2>
       {isDown && (

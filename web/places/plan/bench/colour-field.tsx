@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import { TextLine } from "../../../parts/text-line.js";
-import { wrongHex } from "../../../parts/wrong.js";
+import { readHex, wrongHex } from "../../../parts/wrong.js";
 
 export interface ColourFieldProps {
   label: string;
@@ -38,10 +38,7 @@ export function ColourField({ label, value, own, onTry, onDone }: ColourFieldPro
         className={`mono w-20! text-[12px] ${own ? "" : "text-ink-2"}`}
         wrong={wrongHex}
         value={value.toUpperCase()}
-        onDone={(text) => {
-          const hex = text.trim().replace(/^#/, "");
-          onDone(hex === "" ? undefined : `#${hex}`);
-        }}
+        onDone={(text) => onDone(readHex(text))}
         title={own ? "Empty it for the usual colour" : "The usual colour: the frame does not say it"}
       />
     </span>
