@@ -51,7 +51,7 @@ describe("play", () => {
       ["bed", 1, "plot plots exit"],
     ]);
     expect(Object.keys(snapshots[0]).sort()).toEqual(
-      "address back bars carried facts headers moves notes outside overlay params pending shown tabs top trail ui".split(
+      "address asking back bars carried facts headers moves notes outside overlay params pending shown tabs top trail ui".split(
         " ",
       ),
     );
@@ -61,6 +61,7 @@ describe("play", () => {
       tabs: { plotsTab: ["plots", "plot"] },
       overlay: null,
       pending: null,
+      asking: null,
     });
   });
   test("takes a view, a target, facts and the frame from standard input", async () => {

@@ -1,5 +1,19 @@
 export { addressesOf, type LinkTarget, linkTo, type Shadow, shadowsOf, targetOfLink } from "./address/index.js";
-export { arrange, arrangeSurface, type DrawnScreen, plainRegion, type Region } from "./arrange/index.js";
+export {
+  arrange,
+  arrangeSurface,
+  type Box,
+  type Cover,
+  type Covered,
+  coveredIn,
+  type DrawnScreen,
+  hingeBox,
+  leastTarget,
+  plainRegion,
+  type Region,
+  type TargetTrouble,
+  targetTrouble,
+} from "./arrange/index.js";
 export { type ChangeOfMind, changesOfMind, settingDeed } from "./change/index.js";
 export {
   applyEach,
@@ -45,6 +59,7 @@ export {
   openedAt,
   reachableWith,
   routeTo,
+  throughAll,
   type Way,
   type WayInLook,
   waysIn,

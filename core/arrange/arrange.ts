@@ -10,6 +10,7 @@ import { paneId } from "../navigate/make.js";
 import type { HubScene, OverlayScene, PairScene, Scene, SeenBar, StackScene } from "../navigate/sight.js";
 import type { ScreenEntry, State } from "../navigate/state.js";
 import { type SeenHeader, type Surface, surfaceOf } from "../observe/surface.js";
+import { type Box, clearOf, cut, type Edge, insetAt, isWithin, movedInto, overlap, sidesOf } from "./box.js";
 
 /** What a region is. */
 export type Role =
@@ -69,60 +70,12 @@ export const plainRegion = ({
   height,
 }: Region): Pick<Region, "role" | "node" | keyof Box> => ({ role, node, x, y, width, height });
 
-interface Box {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
 /** The most of the area that each takes, as a fraction of its width. */
 const mostOf = { drawer: 0.82, sheet: 0.9, dialog: 0.88, side: 0.86 } as const;
 const dialogHeight = 0.45;
 const listWidth = { least: 280, most: 440 };
-
-type Edge = "top" | "bottom" | "left" | "right";
-
-const touches = (area: Box, view: View, edge: Edge): boolean => {
-  switch (edge) {
-    case "top":
-      return area.y <= 0;
-    case "bottom":
-      return area.y + area.height >= view.height;
-    case "left":
-      return area.x <= 0;
-    case "right":
-      return area.x + area.width >= view.width;
-  }
-};
-
-/** Cuts a strip of `size` px off one edge of an area, with the inset of the view's edge it lies at. Written out: it is most of an arrangement. */
-const cut = (area: Box, view: View, edge: Edge, size: number): { strip: Box; rest: Box } => {
-  const { x, y, width, height } = area;
-  const wanted = size + (touches(area, view, edge) ? view.insets[edge] : 0);
-  if (edge === "top" || edge === "bottom") {
-    const taken = Math.min(wanted, height);
-    const left = height - taken;
-    return edge === "top"
-      ? { strip: { x, y, width, height: taken }, rest: { x, y: y + taken, width, height: left } }
-      : { strip: { x, y: y + left, width, height: taken }, rest: { x, y, width, height: left } };
-  }
-  const taken = Math.min(wanted, width);
-  const left = width - taken;
-  return edge === "left"
-    ? { strip: { x, y, width: taken, height }, rest: { x: x + taken, y, width: left, height } }
-    : { strip: { x: x + left, y, width: taken, height }, rest: { x, y, width: left, height } };
-};
-
-/** What of an area lies clear of the insets it touches. */
-const clearOf = (area: Box, view: View): Box => {
-  const { top, right, bottom, left } = view.insets;
-  if (!top && !right && !bottom && !left) return area;
-  let box = area;
-  for (const edge of edges) if (touches(area, view, edge)) box = cut(box, view, edge, 0).rest;
-  return box;
-};
-const edges: readonly Edge[] = ["top", "bottom", "left", "right"];
+/** A sheet or side panel is never smaller, px, what the device covers of it left aside. */
+const leastOverlay = 60;
 
 /** What a device knows of its own that the state does not. */
 export interface ArrangeOptions {
@@ -226,10 +179,7 @@ class Arrangement {
     const { entry, split, panes } = scene;
     if (!split) return this.under(entry.key, firstOf(panes).child, area);
     const node = pairAt(this.lens.frame, entry.node);
-    const { ratio } = this.lens.look(entry.node);
-    const wanted = Math.min(listWidth.most, Math.max(listWidth.least, ratio * area.width));
-    const view = { ...this.view, insets: none };
-    const { strip: list, rest: detail } = cut(area, view, this.start, Math.round(wanted));
+    const [list, detail] = this.panesOf(entry.node, area);
     for (const [name, box] of [["list", list] as const, ["detail", detail] as const]) {
       const shown = panes.find(({ pane }) => pane === name);
       const layer = shown?.child.entry.key ?? entry.key;
@@ -237,6 +187,23 @@ class Arrangement {
       this.put(name, paneId(node, name), entry.key, layer, this.isInert(scene), box, { pane });
       if (shown) this.under(entry.key, shown.child, box);
     }
+  }
+
+  /** Where the list and the detail of a split pair lie: on both sides of a hinge that parts them, else by the pair's ratio. */
+  private panesOf(pair: Id, area: Box): [Box, Box] {
+    const sides = this.sides(area);
+    if (sides) return sides;
+    const { ratio } = this.lens.look(pair);
+    const wanted = Math.round(Math.min(listWidth.most, Math.max(listWidth.least, ratio * area.width)));
+    const inset = insetAt(area, this.view, this.start);
+    const { strip, rest } = cut(area, this.view, this.start, Math.max(0, wanted - inset));
+    return [strip, rest];
+  }
+
+  /** The two sides that an upright hinge parts an area in, the start side first; null where none crosses it. */
+  private sides(area: Box): [Box, Box] | null {
+    const sides = sidesOf(area, this.view);
+    return sides && (this.start === "left" ? sides : [sides[1], sides[0]]);
   }
 
   /** An overlay over everything, or over its region alone. */
@@ -258,14 +225,38 @@ class Arrangement {
     const { frame, view, look, app } = this.lens;
     const { edge, rest } = look(entry.node);
     const wide = Math.min(sizeOf(app.theme, opens), Math.round(mostOf[opens] * area.width));
-    if (opens === "side") return { ...area, width: wide, x: this.sideX(area, wide, edge) };
+    if (opens === "side") {
+      const least = leastOverlay + insetAt(area, this.view, this.edgeOf(edge));
+      const width = Math.min(area.width, Math.max(least, wide));
+      return { ...area, width, x: this.sideX(area, width, edge) };
+    }
     if (opens === "dialog") {
       const height = Math.round(dialogHeight * area.height);
-      return centred(area, wide, height, Math.round((area.height - height) / 2));
+      const box = this.centred(area, wide, height, area.y + Math.round((area.height - height) / 2));
+      const side = this.sideOf(box, area);
+      return movedInto(side ? this.centred(side, wide, height, box.y) : box, clearOf(side ?? area, this.view));
     }
     const full = bandAt(frame, view.width) === bandsOf(frame)[0];
-    const height = Math.round((this.options.heights?.get(entry.key) ?? firstOf(rest)) * area.height);
-    return centred(area, full ? area.width : wide, height, area.height - height);
+    const least = leastOverlay + insetAt(area, this.view, "bottom");
+    const wanted = Math.round((this.options.heights?.get(entry.key) ?? firstOf(rest)) * area.height);
+    const height = Math.min(area.height, Math.max(least, wanted));
+    const box = this.centred(area, full ? area.width : wide, height, area.y + area.height - height);
+    const side = this.sideOf(box, area);
+    return side ? this.centred(side, Math.min(box.width, side.width), height, box.y) : box;
+  }
+
+  /** The side of a hinge that a box which lies across it moves to: where more of it was, the start side if that is equal; null where it lies across none. */
+  private sideOf(box: Box, area: Box): Box | null {
+    const sides = this.sides(area);
+    if (!sides || sides.some((side) => isWithin(box, side))) return null;
+    return overlap(box, sides[1]) > overlap(box, sides[0]) ? sides[1] : sides[0];
+  }
+
+  /** A box in the middle of an area's width; right to left it is the mirror image, to the px. */
+  private centred(area: Box, width: number, height: number, y: number): Box {
+    const beside = Math.round((area.width - width) / 2);
+    const x = this.start === "left" ? area.x + beside : area.x + area.width - width - beside;
+    return { x, y, width, height };
   }
 
   private edgeOf(edge: "start" | "end"): Edge {
@@ -280,13 +271,13 @@ class Arrangement {
     const { hub, key } = bar;
     const area = this.whole();
     const width = Math.min(sizeOf(this.lens.app.theme, "drawer"), Math.round(mostOf.drawer * area.width));
-    this.put("scrim", hub, key, key, false, area);
+    this.put("scrim", hub, key, key, bar.inert, area);
     this.put(
       "drawer",
       hub,
       key,
       key,
-      false,
+      bar.inert,
       { ...area, width, x: this.sideX(area, width, this.lens.look(hub).faceEdge) },
       { bar },
     );
@@ -296,15 +287,6 @@ class Arrangement {
     return { x: 0, y: 0, width: this.lens.view.width, height: this.lens.view.height };
   }
 }
-
-const none = { top: 0, right: 0, bottom: 0, left: 0 };
-
-const centred = (area: Box, width: number, height: number, down: number): Box => ({
-  x: area.x + Math.round((area.width - width) / 2),
-  y: area.y + down,
-  width,
-  height,
-});
 
 /** The regions of what can be seen in a view, back to front: what shows, what its containers draw around that, what lies over it. */
 export const arrangeSurface = (

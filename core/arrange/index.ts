@@ -1,1 +1,11 @@
+export { type Box } from "./box.js";
+export {
+  type Cover,
+  type Covered,
+  coveredIn,
+  hingeBox,
+  leastTarget,
+  type TargetTrouble,
+  targetTrouble,
+} from "./covered.js";
 export { arrange, arrangeSurface, type DrawnScreen, plainRegion, type Region } from "./arrange.js";

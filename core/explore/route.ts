@@ -4,7 +4,7 @@ import type { Id } from "../frame/parts.js";
 import { lastOf } from "../frame/sure.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { NavigationEvent } from "../navigate/event.js";
+import type { Move, NavigationEvent } from "../navigate/event.js";
 import { focusPath, topOf } from "../navigate/focus.js";
 import { type SeenBar, type ScreenScene, type Sight, sightOf } from "../navigate/sight.js";
 import type { State } from "../navigate/state.js";
@@ -32,11 +32,43 @@ const onBar = (frame: FixedFrame, bar: SeenBar): NavigationEvent[][] => {
   return [...chosen, ...extras.map(({ id }): NavigationEvent[] => [...first, { do: "tap", action: id, in: bar.hub }])];
 };
 
+/** What some events come to, with every question answered so that it is left: those answers stand among the events. */
+export interface Through {
+  state: State;
+  moves: Move[];
+  events: NavigationEvent[];
+}
+
+/** Events one after another, going on through whatever is asked. */
+export const throughAll = (
+  frame: FixedFrame,
+  view: View,
+  before: State,
+  given: readonly NavigationEvent[],
+): Through => {
+  const went: Through = { state: before, moves: [], events: [] };
+  const go = (event: NavigationEvent): void => {
+    const { state, moves } = step(frame, view, went.state, event);
+    went.state = state;
+    went.moves.push(...moves);
+    went.events.push(event);
+  };
+  for (const event of given) {
+    go(event);
+    if (went.state.asking) go({ do: "answer", leave: true });
+  }
+  return went;
+};
+
+/** What answers a question. */
+const answers: readonly NavigationEvent[][] = [[{ do: "answer", leave: true }], [{ do: "answer", leave: false }]];
+
 /**
- * What a person could do next: wait for what the screen does by itself, a row and each action of every screen that can be touched, each tab in sight or in a
+ * What a person could do next: answer what is asked; else wait for what the screen does by itself, a row and each action of every screen that can be touched, each tab in sight or in a
  * drawer, a hub's extras, and going back. Each is one or two events: a drawer is opened first.
  */
 export const choicesAt = (frame: FixedFrame, view: View, state: State): NavigationEvent[][] => {
+  if (state.asking) return [...answers];
   const { bars, screens, focus, top } = sightOf(lensOf(frame, view), state);
   const node = nodeAt(frame, lastOf(focus).node);
   const after = node.kind === "screen" ? node.after : undefined;
@@ -86,11 +118,10 @@ export const exploreFrom = (
   if (enough(first)) return found;
   for (const at of found.values())
     for (const events of choicesAt(frame, view, at.state)) {
-      let after = at.state;
-      for (const event of events) after = step(frame, view, after, event).state;
+      const { state: after, events: gone } = throughAll(frame, view, at.state, events);
       const top = topOf(lens, after.root).node;
       if (after === at.state || after.outside || found.has(top) || !within(after)) continue;
-      const reached = { state: after, events: [...at.events, ...events] };
+      const reached = { state: after, events: [...at.events, ...gone] };
       found.set(top, reached);
       if (enough(reached)) return found;
     }

@@ -8,7 +8,7 @@ import { topOf } from "../navigate/focus.js";
 import { isMet, needsAbove, sameFacts, valuesOf } from "../frame/needs.js";
 import { exploreFrom } from "./route.js";
 import type { State } from "../navigate/state.js";
-import { launch, step } from "../navigate/step.js";
+import { launch, stepThrough } from "../navigate/step.js";
 
 /** Screens that go on by themselves are passed over, so many of them. */
 const mostPassed = 8;
@@ -29,7 +29,7 @@ export const landed = (frame: FixedFrame, view: View, facts: Facts = {}): State 
 const goneOn = (lens: Lens, state: State): State => {
   const node = nodeAt(lens.frame, topOf(lens, state.root).node);
   const after = node.kind === "screen" ? node.after : undefined;
-  return after ? step(lens.frame, lens.view, state, { do: "wait", ms: after.ms }).state : state;
+  return after ? stepThrough(lens.frame, lens.view, state, { do: "wait", ms: after.ms }).state : state;
 };
 
 /** The facts as at a launch, but for those that a node, and all it stands in, needs otherwise. */
@@ -47,7 +47,7 @@ export const factsFor = (frame: FixedFrame, id: Id): Facts => {
 
 /** Where a person is whom something opened a node for, from outside the app, with the facts it needs. */
 export const openedAt = (frame: FixedFrame, view: View, id: Id): State =>
-  step(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id }).state;
+  stepThrough(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id }).state;
 
 /** The screens a person can come to from a launch while the facts stay as they are. */
 export const reachableWith = (frame: FixedFrame, view: View, facts: Facts): Set<Id> => {

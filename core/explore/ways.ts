@@ -8,7 +8,7 @@ import type { NavigationEvent } from "../navigate/event.js";
 import { exploreFrom, type Reached } from "./route.js";
 import { type Seen, seenAfter } from "../observe/seen.js";
 import type { State } from "../navigate/state.js";
-import { launch, step } from "../navigate/step.js";
+import { launch, stepThrough } from "../navigate/step.js";
 import { openedAt } from "./standpoint.js";
 import { sightOf } from "../navigate/sight.js";
 import { equal } from "../frame/equal.js";
@@ -121,7 +121,9 @@ const readyFor = (lens: Lens, state: State, way: Way): State | null => {
   if (frame.nodes[way.from]?.kind !== "hub")
     return screens.some(({ entry, inert }) => entry.node === way.from && !inert) ? state : null;
   const bar = bars.find((each) => each.hub === way.from && !each.inert);
-  return bar?.face === "drawer" && !bar.open ? step(frame, view, state, { do: "menu", open: true }).state : state;
+  return bar?.face === "drawer" && !bar.open
+    ? stepThrough(frame, view, state, { do: "menu", open: true }).state
+    : state;
 };
 
 /** Where a person first comes to what a way begins at; undefined where they never do. */
@@ -138,7 +140,7 @@ export const takeWay = (frame: FixedFrame, view: View, way: Way): TakenWay | nul
   const reached = isKnown ? reachedFor(lens, way) : undefined;
   const from = readyFor(lens, reached?.state ?? openedAt(frame, view, way.from), way);
   if (!from) return null;
-  const taken = step(frame, view, from, eventOf(frame, way));
+  const taken = stepThrough(frame, view, from, eventOf(frame, way));
   if (taken.state === from) return null;
   const { state } = taken;
   return { from, state, seen: seenAfter(frame, view, taken), real: !isKnown || reached !== undefined };

@@ -10,6 +10,17 @@ export interface Insets {
   left: number;
 }
 
+/** Where a device folds: an upright hinge begins at `x`, a level one at `y`, in CSS px of the view. It is `size` px wide, 0 for a fold alone. */
+export type Hinge = { x: number; size: number } | { y: number; size: number };
+
+/** A hole in a device's screen, such as a camera's, in CSS px of the view. It hides what lies under it and moves nothing. */
+export interface Cut {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
 /** A device's screen, in CSS px. */
 export interface View {
   width: number;
@@ -20,6 +31,8 @@ export interface View {
   /** Right to left: `start` is the right edge. */
   rtl: boolean;
   insets: Insets;
+  hinge?: Hinge;
+  cuts?: readonly Cut[];
 }
 
 /** No edge of the device covers anything. */

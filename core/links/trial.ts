@@ -9,7 +9,7 @@ import { type Seen, seenAfter } from "../observe/seen.js";
 import { printed, type Snapshot } from "../observe/snapshot.js";
 import { landed } from "../explore/standpoint.js";
 import type { State } from "../navigate/state.js";
-import { launch, type Step, step } from "../navigate/step.js";
+import { launch, type Step, stepThrough } from "../navigate/step.js";
 import { type Unlike, unlike } from "./expect.js";
 
 /** How a link comes: to an app that is not running, or that runs, and with what facts. */
@@ -34,7 +34,7 @@ export interface Tried {
 export const tryLink = (frame: Frame, view: View, url: string, trial: Trial): Tried => {
   const before = trial.start === "running" ? landed(frame, view, trial.facts) : null;
   const at = before
-    ? step(frame, view, before, { do: "link", url, start: "running" })
+    ? stepThrough(frame, view, before, { do: "link", url, start: "running" })
     : launch(frame, view, trial.facts, url);
   const seen = seenAfter(frame, view, at);
   return { trial, target: targetOfLink(frame, url), before, at, seen, snapshot: printed(frame, seen) };

@@ -1,5 +1,17 @@
 import type { FactValue, How, Id, Opens } from "../frame/parts.js";
-import type { Insets } from "../frame/view.js";
+import type { Cut, Hinge, Insets } from "../frame/view.js";
+
+/** Another view. What is not said stays as it is; a `hinge` of null and no `cuts` take away what there was. */
+export interface ViewChange {
+  width: number;
+  height: number;
+  target?: Id;
+  calm?: boolean;
+  rtl?: boolean;
+  insets?: Partial<Insets>;
+  hinge?: Hinge | null;
+  cuts?: readonly Cut[];
+}
 
 /** Everything that can happen to an app, one form each. */
 export type NavigationEvent =
@@ -16,8 +28,9 @@ export type NavigationEvent =
   | { do: "wait"; ms: number }
   | { do: "scroll"; to: number; in?: Id }
   | { do: "type"; field: string; text: string; in?: Id }
-  | { do: "view"; width: number; height: number; target?: Id; rtl?: boolean; insets?: Partial<Insets> }
+  | ({ do: "view" } & ViewChange)
   | { do: "return" }
+  | { do: "answer"; leave: boolean }
   | { do: "kill" };
 
 /** The kinds of events. */

@@ -65,7 +65,8 @@ const wronglySeen = (frame: Frame, view: View, state: State): string | null => {
   if (!top) return state.root.entries.length ? "nothing is on top" : null;
   const own = screens.find((screen) => screen.entry === top);
   if (!own) return `the top ${top.node} cannot be seen`;
-  if (own.inert !== (drawer !== null)) return `the top ${top.node} is ${own.inert ? "inert" : "not inert"}`;
+  if (own.inert !== (drawer !== null || state.asking !== null))
+    return `the top ${top.node} is ${own.inert ? "inert" : "not inert"}`;
   if (bars.filter((bar) => bar.open).length > 1) return "two drawers are open";
   for (const header of headers)
     if (header.close && (header.back || header.menu)) return "a strip's close has another button beside it";

@@ -118,6 +118,7 @@ export const begun = (run: Run, root: StackEntry, facts: Facts): State => ({
   facts,
   drawer: null,
   pending: null,
+  asking: null,
   clock: run.clock,
   outside: false,
   nextKey: run.nextKey,

@@ -1,4 +1,4 @@
-import type { FactValue, Id, Need, Params } from "../frame/parts.js";
+import type { FactValue, Id, Leave, Need, Params } from "../frame/parts.js";
 
 /** A node with the params it shows. */
 export interface Named {
@@ -53,6 +53,8 @@ export type IgnoredBy =
   | { why: "not-dismissed" }
   | { why: "nothing-to-dismiss" }
   | { why: "no-target"; target: Id }
+  | { why: "asks"; screen: Named }
+  | { why: "nothing-asked" }
   | { why: "link"; reason: string }
   | { why: "link-nowhere"; path: string };
 
@@ -64,6 +66,7 @@ export interface NoteArgs {
   unattached: { node: Id; isNode: boolean };
   ignored: IgnoredBy;
   wanting: { screen: Named; names: readonly string[] };
+  asks: { screen: Named; ask: string; when: Leave["when"] };
   "draft-lost": { screen: Named; field: string };
   "after-loop": { times: number };
   redirected: { to: Named } & ({ why: "needs"; lacking: Lacking; waits: boolean } | { why: "swept"; from: Named });

@@ -35,6 +35,20 @@ const insets: Check = {
     isObject(value) &&
     Object.entries(value).every(([key, each]) => ["top", "right", "bottom", "left"].includes(key) && amount.ok(each)),
 };
+const hasAmounts = (value: Record<string, unknown>, keys: readonly string[]): boolean =>
+  Object.keys(value).length === keys.length && keys.every((key) => amount.ok(value[key]));
+const hinge: Check = {
+  expected: "an object with x or y, and size, in px, or null",
+  ok: (value) =>
+    value === null || (isObject(value) && (hasAmounts(value, ["x", "size"]) || hasAmounts(value, ["y", "size"]))),
+};
+const cuts: Check = {
+  expected: "a list of at most 8 objects with x, y, width, height in px",
+  ok: (value) =>
+    Array.isArray(value) &&
+    value.length <= 8 &&
+    value.every((each) => isObject(each) && hasAmounts(each, ["x", "y", "width", "height"])),
+};
 const oneOf = (...known: string[]): Check => ({
   expected: `one of ${known.join(", ")}`,
   ok: (value) => known.some((each) => each === value),
@@ -55,8 +69,18 @@ const forms: Record<EventKind, Record<string, Check>> = {
   wait: { ms: amount },
   scroll: { to: amount, in: maybe(text) },
   type: { field: text, text, in: maybe(text) },
-  view: { width: size, height: size, target: maybe(text), rtl: maybe(flag), insets: maybe(insets) },
+  view: {
+    width: size,
+    height: size,
+    target: maybe(text),
+    calm: maybe(flag),
+    rtl: maybe(flag),
+    insets: maybe(insets),
+    hinge: maybe(hinge),
+    cuts: maybe(cuts),
+  },
   return: {},
+  answer: { leave: flag },
   kill: {},
 };
 

@@ -7,6 +7,8 @@ import { firstOf } from "../frame/sure.js";
 import type { FixedFrame, FixedHub, FixedPair } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { activeTab, changedAt, entriesInside, withEntries, withHub, withPair } from "./entries.js";
+import type { NavigationEvent } from "./event.js";
+import { askerOf, leaveOf, stillAsking, unasked } from "./asking.js";
 import { focusPath, topOf } from "./focus.js";
 import { askOf } from "./grant.js";
 import { fresh, freshRoot, newHub, newPair, newStack, paneId } from "./make.js";
@@ -158,6 +160,21 @@ const factsOn = (frame: FixedFrame, facts: Facts): Facts =>
     }),
   );
 
+/** The event that is asked about, with the ids its nodes have now. */
+const renamedEvent = (event: NavigationEvent, names: Names): NavigationEvent => {
+  const to = "to" in event && typeof event.to === "string" ? { to: renamed(event.to, names) } : {};
+  const place = "in" in event && event.in !== undefined ? { in: renamed(event.in, names) } : {};
+  return { ...event, ...to, ...place } as NavigationEvent;
+};
+
+/** The question that was open, while its screen still stands and asks. */
+const refitQuestion = (frame: FixedFrame, { asking }: State, state: State, names: Names): State => {
+  const asked = asking && { ...asking, event: renamedEvent(asking.event, names) };
+  const still = asked && stillAsking(frame, asked, state);
+  const asker = still && askerOf(still);
+  return asker && leaveOf(frame, asker.node) ? still : state;
+};
+
 /** Opens the screen that was on top in the place it has now, with what the person left on it. */
 const reopened = (run: Run, state: State, id: Id, top: Entry): State => {
   const { outside } = state;
@@ -171,7 +188,8 @@ const reopened = (run: Run, state: State, id: Id, top: Entry): State => {
  * The state on a frame that was edited: every entry that still has its place stays as it is, with what the person left
  * there. A top screen that only changed its place is opened in the new one. `names` maps ids that were renamed.
  */
-export const refit = (before: FixedFrame, frame: FixedFrame, view: View, state: State, names: Names = {}): State => {
+export const refit = (before: FixedFrame, frame: FixedFrame, view: View, given: State, names: Names = {}): State => {
+  const state = unasked(given);
   const facts = factsOn(frame, state.facts);
   const run = newRun(frame, view, { ...state, facts });
   const top = topOf(lensOf(before, view), state.root);
@@ -184,5 +202,5 @@ export const refit = (before: FixedFrame, frame: FixedFrame, view: View, state: 
     !focusPath(run, next.root).some((entry) => entry.key === top.key);
   if (isLost) next = reopened(run, next, id, top);
   next = stand(run, { ...state, facts }, next);
-  return { ...next, nextKey: run.nextKey };
+  return refitQuestion(frame, given, { ...next, nextKey: run.nextKey }, names);
 };

@@ -107,7 +107,7 @@ export interface Sight {
   screens: ScreenScene[];
   /** The hub whose drawer is open in this view. */
   drawer: Id | null;
-  /** How many overlays over all there are: what lies on a lower level is inert. */
+  /** How many overlays over all there are: what lies on a lower level is inert. Infinite while a screen asks: all is. */
   highest: number;
 }
 
@@ -269,7 +269,8 @@ export const sightOf = (lens: Lens, state: State): Sight => {
   const full = builder.over.findLastIndex((overlay) => overlay.opens === "fullscreen" && overlay.over === "all");
   const base = full < 0 ? root : null;
   const over = full < 0 ? builder.over : builder.over.slice(full);
-  const highest = builder.over.length;
+  // what asks lies over all there is
+  const highest = state.asking ? Infinity : builder.over.length;
 
   const bars: (SeenBar & Lying)[] = [];
   const screens: ScreenScene[] = [];

@@ -1,4 +1,6 @@
 import type { Facts, How, Id, Opens, Params } from "../frame/parts.js";
+import type { View } from "../frame/view.js";
+import type { NavigationEvent } from "./event.js";
 
 /** What the person left on a screen. */
 export interface Ui {
@@ -81,6 +83,17 @@ export interface Pending {
   standIn: number;
 }
 
+/** A screen that asks before it is left, and what would leave it. */
+export interface Asking {
+  /** The key of its entry. */
+  key: number;
+  /** The event that is done once the person says so, as in the view it was asked in. */
+  event: NavigationEvent;
+  view: View;
+  /** The key of the screen that was on top when it was asked. */
+  top: number;
+}
+
 /** Where the person is in the app. It knows nothing of sizes: the same in every view. A value, never changed in place. */
 export interface State {
   root: StackEntry;
@@ -88,6 +101,7 @@ export interface State {
   /** The hub whose drawer is open. */
   drawer: Id | null;
   pending: Pending | null;
+  asking: Asking | null;
   /** ms since the launch. */
   clock: number;
   /** The app was left by Back; its entries are kept. */

@@ -9,6 +9,7 @@ import { opensChoices } from "../frame/properties.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, NavigationEvent } from "../navigate/event.js";
+import { askerOf, unasked } from "../navigate/asking.js";
 import { focusPath, topOf } from "../navigate/focus.js";
 import { isBarInSight, type SeenBar, sightOf } from "../navigate/sight.js";
 import { type HubEntry, isStuck, type State } from "../navigate/state.js";
@@ -148,11 +149,23 @@ const eventSays = (told: Told, before: Step, event: NavigationEvent, after: Step
   return said;
 };
 
+/** What an answer came to: what was asked about is told as if it had just happened. */
+const answerSays = (told: Told, before: Step, leave: boolean, after: Step): string[] => {
+  const { asking } = before.state;
+  const asker = askerOf(before.state);
+  if (!asking || !asker) return [];
+  const name = nameOf(told.frame, asker.node, asker.params);
+  if (!leave) return [`${name} stays: what would have left it was not done.`];
+  const from = { ...before, state: unasked(before.state) };
+  return [`${name} may be left.`, ...mainlySays(toldOf(told.frame, asking.view), from, asking.event, after)];
+};
+
 const mainlySays = (told: Told, before: Step | null, event: NavigationEvent | null, after: Step): string[] => {
   const { frame } = told;
   if (!before && event?.do === "link") return [coldSays(told, after.state)];
   if (!before || !event)
     return [`Launched at ${topName(told, after.state)}, the start of ${nameOf(frame, frame.root)}.`];
+  if (event.do === "answer") return answerSays(told, before, event.leave, after);
   if (!before.state.outside && after.state.outside) return [exitSays(told, before.state)];
   if (before.state.outside && !after.state.outside && event.do === "return")
     return [`Back in the app, as it was left: ${topName(told, after.state)}.`];

@@ -5,13 +5,14 @@ import { isThere } from "../frame/only.js";
 import type { Do, Id } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import { targetIn, type View } from "../frame/view.js";
+import { unasked } from "../navigate/asking.js";
 import { canDismiss, upTakes } from "../navigate/back.js";
 import { entriesInside, pathTo } from "../navigate/entries.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { topOf } from "../navigate/focus.js";
 import { sightOf } from "../navigate/sight.js";
 import type { Entry, State } from "../navigate/state.js";
-import { step } from "../navigate/step.js";
+import { stepThrough } from "../navigate/step.js";
 import { type Surface, surfaceIn } from "./surface.js";
 
 /** One Back: where the person is after it. */
@@ -85,8 +86,9 @@ export const backEvent = (frame: FixedFrame, view: View, state: State): Navigati
 
 const count = (entry: Entry): number => entriesInside(entry).reduce((sum, inner) => sum + count(inner), 1);
 
-/** The ladder of a state: each next Back as the view's target has it, until the app is left. */
-export const ladderOf = (frame: FixedFrame, view: View, state: State): Ladder => {
+/** The ladder of a state: each next Back as the view's target has it, until the app is left. What a screen asks is answered so that it is left, what it asks already is passed over. */
+export const ladderOf = (frame: FixedFrame, view: View, given: State): Ladder => {
+  const state = unasked(given);
   const lens = lensOf(frame, view);
   const rungs: Rung[] = [];
   // every Back takes an entry off or leaves a tab: more steps than this go round
@@ -95,7 +97,7 @@ export const ladderOf = (frame: FixedFrame, view: View, state: State): Ladder =>
   for (let at = state; rungs.length <= most;) {
     if (at.outside) return { rungs, end: "left" };
     const event = backEvent(frame, view, at);
-    const next = event ? step(frame, view, at, event).state : at;
+    const next = event ? stepThrough(frame, view, at, event).state : at;
     if (next.outside) return { rungs, end: "left" };
     const onTop = topOf(lens, next.root);
     if (next === at || (event?.do === "tap" && onTop.key === top.key && next.drawer === at.drawer))

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { viewOf } from "../frame/view.js";
-import { launch, step } from "../navigate/step.js";
+import { launch, step, stepThrough } from "../navigate/step.js";
+import { unasked } from "../navigate/asking.js";
 import { anyEvent, anyFrame, eventAt } from "../testing/arbitrary.js";
 import { backEvent, ladderOf } from "./ladder.js";
 import { explain } from "./explain.js";
@@ -45,16 +46,17 @@ test("a ladder is what pressing Back again and again does, rung by rung, and it 
         for (const given of events) state = step(frame, view, state, eventAt(frame, view, state, given)).state;
         if (state.outside) return;
         const { rungs, end } = ladderOf(frame, view, state);
-        let now = state;
+        let now = unasked(state);
         for (const rung of rungs) {
           const event = backEvent(frame, view, now);
           if (!event) throw new Error("a rung where nothing goes back");
-          now = step(frame, view, now, event).state;
+          now = stepThrough(frame, view, now, event).state;
           expect({ ...now, nextKey: 0 }).toEqual({ ...rung.state, nextKey: 0 });
         }
         const last = backEvent(frame, view, now);
-        if (end === "stays") expect(last && step(frame, view, now, last).state.root === now.root).not.toBe(false);
-        if (end === "left") expect(last && step(frame, view, now, last).state.outside).toBe(true);
+        if (end === "stays")
+          expect(last && stepThrough(frame, view, now, last).state.root === now.root).not.toBe(false);
+        if (end === "left") expect(last && stepThrough(frame, view, now, last).state.outside).toBe(true);
       },
     ),
     { numRuns: 200 },

@@ -74,6 +74,8 @@ const ignoredBy = by<IgnoredBy>({
   "not-dismissed": () => "A full screen is closed by its strip or an action, not dismissed.",
   "nothing-to-dismiss": () => "Nothing on screen can be dismissed.",
   "no-target": (_, { target }) => `There is no target ${target}.`,
+  asks: (frame, { screen }) => `${name(frame, screen)} asks whether to leave it: that has to be answered first.`,
+  "nothing-asked": () => "Nothing is asked, so there is nothing to answer.",
   link: (_, { reason }) => `The link was ignored: ${reason}.`,
   "link-nowhere": (_, { path }) =>
     `The link was ignored: no screen has the address ${path}, and none is named for lost links.`,
@@ -101,6 +103,8 @@ const texts: { [C in NoteCode]: TextOf<NoteArgs[C]> } = {
       : `There is no node ${node}.`,
   ignored: ignoredBy,
   wanting: (frame, { screen, names }) => `${name(frame, screen)} wants ${names.join(", ")}, which nobody handed over.`,
+  asks: (frame, { screen, ask, when }) =>
+    `${name(frame, screen)} asks “${ask}” before ${when === "draft" ? "its draft would be gone" : "it is left"}: until that is answered all is as it was.`,
   "draft-lost": (frame, { screen, field }) => `${name(frame, screen)} held a draft in ${field}: it is lost.`,
   "after-loop": (_, { times }) => `Screens went on opening one another by themselves: stopped after ${times} times.`,
   redirected: (frame, args) =>

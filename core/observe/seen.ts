@@ -4,10 +4,11 @@ import { addressFor } from "../frame/pattern.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { entriesInside } from "../navigate/entries.js";
-import type { Move } from "../navigate/event.js";
+import { askerOf, leaveOf } from "../navigate/asking.js";
+import type { Move, NavigationEvent } from "../navigate/event.js";
 import type { Note } from "../navigate/notes.js";
 import type { OverlayOpens } from "../navigate/sight.js";
-import { type Entry, isStuck, type Ui } from "../navigate/state.js";
+import { type Entry, isStuck, type State, type Ui } from "../navigate/state.js";
 import type { Step } from "../navigate/step.js";
 import { type Ladder, ladderOf } from "./ladder.js";
 import { type SeenHeader, surfaceIn } from "./surface.js";
@@ -32,6 +33,8 @@ export interface Seen {
   carried: Params;
   facts: Facts;
   pending: { to: Id; params: Params } | null;
+  /** The screen that asks before it is left, what it asks, and the event it asks about. */
+  asking: { node: Id; ask: string; event: NavigationEvent } | null;
   outside: boolean;
   moves: readonly Move[];
   notes: readonly Note[];
@@ -77,6 +80,13 @@ export const addressOf = (frame: FixedFrame, entry: Entry): string | null => {
   return node?.kind === "screen" ? addressFor(node, entry.params) : null;
 };
 
+/** What is asked in a state. */
+const askedIn = (frame: FixedFrame, state: State): Seen["asking"] => {
+  const asker = askerOf(state);
+  const leave = asker && leaveOf(frame, asker.node);
+  return leave && state.asking ? { node: asker.node, ask: leave.ask, event: state.asking.event } : null;
+};
+
 /** What there is where nothing may be shown, or the app was left. */
 const nothing = {
   top: null,
@@ -99,6 +109,7 @@ export const seenAfter = (frame: FixedFrame, view: View, { state, moves, notes }
   const common = {
     facts,
     pending: waits,
+    asking: askedIn(frame, state),
     outside,
     moves,
     notes,

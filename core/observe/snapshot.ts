@@ -52,6 +52,7 @@ export const printed = (frame: Frame, seen: Seen): Snapshot => ({
   carried: seen.carried,
   facts: seen.facts,
   pending: seen.pending,
+  asking: seen.asking,
   outside: seen.outside,
   moves: seen.moves.map(printedMove),
   notes: seen.notes.map((note) => ({ code: note.code, node: note.node, text: noteText(frame, note) })),

@@ -3,12 +3,12 @@ import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { topOf } from "../navigate/focus.js";
-import { choicesAt } from "../explore/route.js";
+import { choicesAt, throughAll } from "../explore/route.js";
 import { type LadderPath, ladderOf, pathOf } from "../observe/ladder.js";
 import { lensOf } from "../frame/look.js";
 import type { State } from "../navigate/state.js";
 import { openedAt } from "../explore/standpoint.js";
-import { step, type Step } from "../navigate/step.js";
+import type { Step } from "../navigate/step.js";
 import { canExplore, exploredOf } from "../explore/ways.js";
 
 /** One step of a route: what a person does, and the screen it brings. */
@@ -66,16 +66,11 @@ export const routesBetween = (frame: FixedFrame, view: View, from: Id, to: Id, m
     const passed = new Set([from, ...at.steps.map((each) => each.to)]);
     for (const events of choicesAt(frame, view, at.state)) {
       looked += 1;
-      let after = at.state;
-      const moves = events.flatMap((event) => {
-        const next = step(frame, view, after, event);
-        after = next.state;
-        return next.moves;
-      });
+      const { state: after, moves, events: gone } = throughAll(frame, view, at.state, events);
       const top = topOf(lens, after.root).node;
       if (after === at.state || after.outside || passed.has(top)) continue;
       const made = {
-        events,
+        events: gone,
         from: topOf(lens, at.state.root).node,
         before: at.state,
         to: top,

@@ -7,7 +7,7 @@ import { factWords, valuesOf } from "../frame/needs.js";
 import { nameOf, plainName } from "../frame/names.js";
 import { snapshotOf } from "../observe/snapshot.js";
 import { factsFor, landed } from "../explore/standpoint.js";
-import { step } from "../navigate/step.js";
+import { stepThrough } from "../navigate/step.js";
 
 /** What becomes of a node for a person who has not what a need of it asks for, worked out by opening it then. */
 export const needSays = (frame: Frame, view: View, id: Id, i: number): string => {
@@ -18,7 +18,7 @@ export const needSays = (frame: Frame, view: View, id: Id, i: number): string =>
   const unmet = fact && factValues(fact).find((value) => !wanted.includes(value));
   if (!fact || unmet === undefined) return "always met: no other value is left";
   const facts = { ...factsFor(frame, id), [fact.id]: unmet };
-  const at = step(frame, view, landed(frame, view, facts), { do: "open", to: id });
+  const at = stepThrough(frame, view, landed(frame, view, facts), { do: "open", to: id });
   const { top, pending, notes } = snapshotOf(frame, view, at);
   const when = factWords(frame, fact.id, unmet);
   if (notes.some(({ code }) => code === "needs-loop"))

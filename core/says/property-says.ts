@@ -15,7 +15,7 @@ import type { Frame, HubNode, Node, PairNode, ScreenNode, StackNode } from "../f
 import type { View } from "../frame/view.js";
 import { type SeenBar, sightOf } from "../navigate/sight.js";
 import type { State } from "../navigate/state.js";
-import { step } from "../navigate/step.js";
+import { stepThrough } from "../navigate/step.js";
 import { pathOf } from "../observe/ladder.js";
 import { type Seen, seenAfter } from "../observe/seen.js";
 import { ladderNames } from "./ladder-says.js";
@@ -36,7 +36,7 @@ type Says<N extends Node = Node> = (asked: Asked<N>) => string;
 
 const shownIn = (frame: Frame, view: View, id: Id, from?: State): Asked["shown"] => {
   if (!isAttached(frame, id)) return null;
-  const at = step(frame, view, from ?? landed(frame, view, factsFor(frame, id)), { do: "open", to: id });
+  const at = stepThrough(frame, view, from ?? landed(frame, view, factsFor(frame, id)), { do: "open", to: id });
   if (at.state.outside) return null;
   return { seen: seenAfter(frame, view, at), state: at.state };
 };

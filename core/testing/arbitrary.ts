@@ -5,6 +5,7 @@ import type { Within } from "../frame/properties.js";
 import type { Frame, Node, PairNode, ScreenNode } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
 import type { View } from "../frame/view.js";
+import { anyView } from "./views.js";
 import { plainFrame } from "../frame/write.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { choicesAt } from "../explore/route.js";
@@ -114,6 +115,7 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
     }
     nodes.loose = { kind: "screen" };
     const isNeedy = roll(2) === 0;
+    const isAsking = roll(3) === 0;
     const need = (): Need => ({
       ...of<Pick<Need, "fact" | "is">>(
         { fact: "on", is: true },
@@ -160,6 +162,12 @@ export const anyFrame = (): fc.Arbitrary<Frame> =>
       if (body === 2) node.body = { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] };
       if (roll(6) === 0) node.after = { ms: 100 * (1 + roll(5)), do: doing() };
       if (roll(6) === 0) node.wants = ["w"];
+      if (isAsking && roll(2) === 0)
+        node.leave = {
+          when: of("draft", "draft", "always"),
+          ask: `Leave ${id}?`,
+          ...(actions.length > 0 && roll(2) === 0 && { free: ["a0"] }),
+        };
     }
     return plainFrame({
       format: "handy-frame/2",
@@ -259,6 +267,7 @@ export const anyEvent = (): fc.Arbitrary<unknown> =>
     { weight: 4, arbitrary: fc.record({ do: fc.constant("tab"), to: anyId }) },
     { weight: 3, arbitrary: fc.record({ do: fc.constantFrom("back", "up", "dismiss", "return", "kill", "menu") }) },
     { weight: 1, arbitrary: fc.record({ do: fc.constant("menu"), open: fc.boolean() }) },
+    { weight: 2, arbitrary: fc.record({ do: fc.constant("answer"), leave: fc.boolean() }) },
     {
       weight: 4,
       arbitrary: fc.record(
@@ -289,14 +298,7 @@ export const anyEvent = (): fc.Arbitrary<unknown> =>
       }),
     },
     { weight: 4, arbitrary: anyLink() },
-    {
-      weight: 1,
-      arbitrary: fc.record({
-        do: fc.constant("view"),
-        width: fc.integer({ min: 1, max: 2000 }),
-        height: fc.integer({ min: 1, max: 2000 }),
-      }),
-    },
+    { weight: 2, arbitrary: anyView().map((view) => ({ do: "view", ...view })) },
     { weight: 2, arbitrary: fc.anything() },
   );
 

@@ -37,6 +37,7 @@ const seenLines = (seen: Snapshot): string[] => [
     line("strip", `${by} "${title}"`, back ? "back" : menu ? "menu" : close ? "close" : null),
   ),
   ...line("ui", seen.ui.scroll ? `scroll=${seen.ui.scroll}` : null, values(seen.ui.drafts)),
+  ...line("asks", seen.asking && `${seen.asking.node} "${seen.asking.ask}"`),
   ...line("given", seen.ui.received && values(seen.ui.received)),
   ...seen.moves.flatMap((move) =>
     line(

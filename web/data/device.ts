@@ -16,6 +16,7 @@ import {
   type State,
   type Step,
   step,
+  throughAll,
   type View,
   viewAfter,
   viewOf,
@@ -107,7 +108,11 @@ export const putOn = (frame: Frame, device: Device, id: Id): Device => {
   const fromHere = routeTo(frame, device.view, device.at.state, id);
   const route = fromHere ?? routeTo(frame, device.view, launch(frame, device.view).state, id);
   if (!route) {
-    const opened = withEvent(frame, device, { do: "open", to: id });
+    const opened = withEvents(
+      frame,
+      device,
+      throughAll(frame, device.view, device.at.state, [{ do: "open", to: id }]).events,
+    );
     return {
       ...opened,
       reasons: [`No way leads to ${name} yet: it was opened from outside, as a push message would.`, ...opened.reasons],

@@ -20,11 +20,17 @@ const isEntry = (value: unknown): value is Entry => {
   }
 };
 
+/** A question that was open; none where it was kept without one. */
+const readAsking = (value: unknown): State["asking"] =>
+  hasShape(value, { key: "number", event: "object", view: "object", top: "number" })
+    ? (value as State["asking"])
+    : null;
+
 /** A state as the engine has it now; one kept in an older form is none, and the device starts anew. */
 const readState: ReadKept<State> = (value) => {
   if (!hasShape(value, { root: "object", facts: "object", clock: "number", nextKey: "number" })) return null;
   const state = value as State;
-  return isEntry(state.root) && state.root.kind === "stack" ? state : null;
+  return isEntry(state.root) && state.root.kind === "stack" ? { ...state, asking: readAsking(state.asking) } : null;
 };
 
 /** Where a window left the device of a frame; null where it left none that goes on. */

@@ -1,0 +1,86 @@
+import { lensOf } from "../frame/look.js";
+import { nodeIn } from "../frame/nodes.js";
+import type { Id, Leave } from "../frame/parts.js";
+import type { FixedFrame } from "../frame/types.js";
+import { entriesInside, pathTo } from "./entries.js";
+import type { NavigationEvent } from "./event.js";
+import { topOf } from "./focus.js";
+import type { Run } from "./run.js";
+import type { Asking, Entry, ScreenEntry, State } from "./state.js";
+
+// A screen with `leave` asks before it is left: the event is run to its end, and what came of that says whether anyone asks.
+
+const withLeave = new WeakMap<FixedFrame["nodes"], boolean>();
+
+/** Whether any screen of the frame asks before it is left. */
+export const hasLeave = ({ nodes }: FixedFrame): boolean => {
+  let has = withLeave.get(nodes);
+  if (has === undefined)
+    withLeave.set(nodes, (has = Object.values(nodes).some((node) => node.kind === "screen" && node.leave)));
+  return has;
+};
+
+/** How a screen asks before it is left; undefined where it does not. */
+export const leaveOf = (frame: FixedFrame, id: Id): Leave | undefined => {
+  const node = nodeIn(frame, id);
+  return node?.kind === "screen" ? node.leave : undefined;
+};
+
+/** The screen entries that may ask, depth first. */
+const askers = (frame: FixedFrame, entry: Entry, found: ScreenEntry[] = []): ScreenEntry[] => {
+  if (entry.kind !== "screen") for (const inner of entriesInside(entry)) askers(frame, inner, found);
+  else if (leaveOf(frame, entry.node)) found.push(entry);
+  return found;
+};
+
+/** Whether a screen names what was tapped as free: an action of its own, or of another screen. */
+const isFree = ({ free = [] }: Leave, screen: Id, event: NavigationEvent, top: Id): boolean => {
+  if (event.do !== "tap") return false;
+  const on = event.in ?? top;
+  return free.some((each) => {
+    const { in: place, action } = typeof each === "string" ? { in: screen, action: each } : each;
+    return on === place && event.action === action;
+  });
+};
+
+/** Whether a draft of an entry is gone in what became of it, and was not given away. */
+const losesDraft = ({ given }: Run, { key, ui }: ScreenEntry, after: Entry | undefined): boolean =>
+  Object.entries(ui.drafts).some(
+    ([field, text]) => text !== "" && !given.has(`${key}/${field}`) && !after?.ui.drafts[field],
+  );
+
+/** The screen that asks about what an event made of a state: of several the top one, else the last, depth first; null where none does. */
+export const askedBy = (run: Run, before: State, after: State, event: NavigationEvent): ScreenEntry | null => {
+  if (!hasLeave(run.frame) || after === before || before.root.entries.length === 0) return null;
+  const top = topOf(run, before.root);
+  const asking = askers(run.frame, before.root).filter((entry) => {
+    const leave = leaveOf(run.frame, entry.node);
+    if (!leave || isFree(leave, entry.node, event, top.node)) return false;
+    const now = pathTo(after.root, entry.key)?.at(-1);
+    return leave.when === "always" ? !now : losesDraft(run, entry, now);
+  });
+  return asking.find(({ key }) => key === top.key) ?? asking.at(-1) ?? null;
+};
+
+/** The state as it was before an event that is asked about, with the question; an app that was left is back with it. */
+export const withQuestion = (run: Run, state: State, { key }: Entry, event: NavigationEvent): State => ({
+  ...state,
+  outside: false,
+  asking: { key, event, view: run.view, top: topOf(run, state.root).key },
+});
+
+/** The state without its question. */
+export const unasked = (state: State): State => (state.asking ? { ...state, asking: null } : state);
+
+/** The state with a question put to an earlier one, while that still asks: its screen is there, and what was on top still is, whatever the view. */
+export const stillAsking = (frame: FixedFrame, asking: Asking, state: State): State => {
+  const isThere = !state.outside && pathTo(state.root, asking.key) !== null;
+  if (!isThere || topOf(lensOf(frame, asking.view), state.root).key !== asking.top) return unasked(state);
+  return { ...state, asking };
+};
+
+/** The entry of the screen that asks; null where none does. */
+export const askerOf = ({ asking, root }: State): ScreenEntry | null => {
+  const entry = asking && pathTo(root, asking.key)?.at(-1);
+  return entry?.kind === "screen" ? entry : null;
+};
