@@ -1,4 +1,4 @@
-import type { View } from "../frame/view.js";
+import type { Insets, View } from "../frame/view.js";
 
 /** A rectangle, in CSS px from the top left corner of a view. */
 export interface Box {
@@ -31,6 +31,14 @@ export const insetAt = (area: Box, { width, height, insets }: View, edge: Edge):
           : area.x + area.width - (width - insets.right);
   return Math.min(size, Math.max(0, reach));
 };
+
+/** How far the device's own strips reach into an area, at each of its edges, px. */
+export const insetsIn = (area: Box, view: View): Insets => ({
+  top: insetAt(area, view, "top"),
+  right: insetAt(area, view, "right"),
+  bottom: insetAt(area, view, "bottom"),
+  left: insetAt(area, view, "left"),
+});
 
 /** Cuts a strip of `size` px off one edge of an area, with what the device covers there: what is left is never nothing. Written out: it is most of an arrangement. */
 export const cut = (area: Box, view: View, edge: Edge, size: number): { strip: Box; rest: Box } => {

@@ -1,4 +1,4 @@
-export { type Box } from "./box.js";
+export { type Box, insetsIn } from "./box.js";
 export {
   type Cover,
   type Covered,
@@ -8,4 +8,5 @@ export {
   type TargetTrouble,
   targetTrouble,
 } from "./covered.js";
+export { questionIn } from "./question.js";
 export { arrange, arrangeSurface, type DrawnScreen, plainRegion, type Region } from "./arrange.js";

@@ -1,3 +1,4 @@
+import { askBeforeLeaving } from "./ask-leave.js";
 import type { ChangeOfMind } from "./change.js";
 import { pushOrSheet } from "./opens.js";
 import { pairOrTabs } from "./pair.js";
@@ -19,4 +20,5 @@ export const changes: readonly ChangeOfMind[] = [
   share,
   split,
   askToSignIn,
+  askBeforeLeaving,
 ];

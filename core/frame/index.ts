@@ -52,7 +52,8 @@ export {
   type LinkCase,
   type ListBody,
   type MotionKind,
-  type Mark,
+  type Leave,
+  Mark,
   marks,
   type Need,
   type Only,
@@ -85,6 +86,7 @@ export { textFaults } from "./text.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./theme.js";
 export type { FixedFrame, Frame, FrameField, HubNode, Node, ScreenNode, StackNode } from "./types.js";
 export { isOlder, presentFormat, upgraded } from "./upgrade.js";
-export { bandAt, targetIn, type View, viewOf } from "./view.js";
+export { draftFieldsOf, plainLeave } from "./drafts.js";
+export { bandAt, type Cut, type Hinge, type Insets, noInsets, targetIn, type View, viewOf } from "./view.js";
 export { classIn, classOf, type ViewClass } from "./views.js";
 export { plainFrame, writeFrame } from "./write.js";

@@ -289,7 +289,9 @@ export const properties = {
   actions: fixed(["screen"], shaped<Action[]>(), []),
   extras: fixed(["hub"], shaped<Action[]>(), []),
   after: fixed(["screen"], shaped<{ ms: number; do: Do }>(), null),
-  leave: fixed(["screen"], shaped<Leave>(), null),
+  leave: fixed(["screen"], shaped<Leave>(), null, {
+    setting: { label: "Asks before it is left", place: 20, readOnly: true },
+  }),
 };
 
 type Table = typeof properties;

@@ -1,6 +1,6 @@
 import { goBack } from "./back.js";
 import { ignore, type Run } from "./run.js";
-import { sightOf } from "./sight.js";
+import { drawerOf, type SeenBar, sightOf } from "./sight.js";
 import type { Entry, State } from "./state.js";
 
 const closed = (state: State): State => ({ ...state, drawer: null });
@@ -11,19 +11,18 @@ export const openDrawer = (run: Run, state: State): State["drawer"] =>
 
 /** Opens or closes the drawer of the innermost hub that shows as one; without `to` it becomes the other. */
 export const setDrawer = (run: Run, state: State, to?: boolean): State => {
-  const { bars, focus } = sightOf(run, state);
-  const drawers = bars.filter((bar) => bar.face === "drawer" && focus.some((entry) => entry.key === bar.key));
-  const open = drawers.find((bar) => bar.open);
-  const bar = open ?? drawers.findLast((each) => !each.inert);
+  const sight = sightOf(run, state);
+  const bar = drawerOf(sight);
   if (!bar) {
-    const covered = drawers.at(-1)?.hub;
+    const isDrawer = ({ face, key }: SeenBar) => face === "drawer" && sight.focus.some((entry) => entry.key === key);
+    const covered = sight.bars.findLast(isDrawer)?.hub;
     return covered === undefined
       ? ignore(run, state, null, { why: "no-drawer" })
       : ignore(run, state, covered, { why: "drawer-covered", hub: covered });
   }
-  const { hub } = bar;
+  const { hub, open } = bar;
   const wanted = to ?? !open;
-  if (wanted === (open !== undefined)) return ignore(run, state, hub, { why: "drawer-already", hub, open: wanted });
+  if (wanted === open) return ignore(run, state, hub, { why: "drawer-already", hub, open: wanted });
   return wanted ? { ...state, drawer: hub } : closed(state);
 };
 

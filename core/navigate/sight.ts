@@ -247,6 +247,12 @@ const eachSeen = (scene: Scene, screens: ScreenScene[], bars: (SeenBar & Lying)[
   }
 };
 
+/** The drawer that a person opens or closes here: the open one, else the innermost around the top screen that can be touched. */
+export const drawerOf = ({ bars, focus }: Pick<Sight, "bars" | "focus">): SeenBar | undefined => {
+  const drawers = bars.filter((bar) => bar.face === "drawer" && focus.some((entry) => entry.key === bar.key));
+  return drawers.find((bar) => bar.open) ?? drawers.findLast((bar) => !bar.inert);
+};
+
 /** What can be seen where nothing may be shown. */
 const nothing: Omit<Sight, "focus"> = {
   base: null,

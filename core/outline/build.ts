@@ -1,4 +1,5 @@
 import { sure } from "../frame/sure.js";
+import { plainLeave } from "../frame/drafts.js";
 import { plainIcon } from "../frame/defaults.js";
 import { withoutParams } from "../frame/names.js";
 import { isId } from "../frame/ids.js";
@@ -177,7 +178,11 @@ class Builder {
       ...(line.opens && { opens: line.opens }),
     };
     this.check(line, kind, within);
-    const screen: ScreenNode = { kind: "screen", ...(line.path !== undefined && { path: line.path }) };
+    const screen: ScreenNode = {
+      kind: "screen",
+      ...(line.path !== undefined && { path: line.path }),
+      ...(line.leave && { leave: plainLeave(line.leave) }),
+    };
     const covers = within === "stack" && line.opens !== undefined;
     if (isScreen) {
       this.nodes[outer] = covers ? withDone({ ...screen, ...common }) : { ...screen, ...common };
@@ -231,6 +236,8 @@ class Builder {
         "an address on a screen",
         "Put it on the screen that it leads to.",
       );
+    if (container && line.leave)
+      this.wrong(line, `? for ${holds[container]}`, "? on a screen", "Put it on the screen that asks.");
     if (kind === "pair" && line.lines.length !== 2)
       this.wrong(
         line,

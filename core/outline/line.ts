@@ -3,7 +3,7 @@ import { sure, firstOf } from "../frame/sure.js";
 import { readPattern } from "../frame/pattern.js";
 import { isId } from "../frame/ids.js";
 import { shown } from "../frame/fault.js";
-import type { Id, Opens } from "../frame/parts.js";
+import type { Id, Leave, Opens } from "../frame/parts.js";
 
 /** What a line is said to be; without a mark it is what its place makes of it. */
 export type LineKind = "hub" | "pair" | "stack" | "own" | "alone";
@@ -22,6 +22,8 @@ export interface Marks {
   ids?: { outer?: Id; inner: Id };
   /** `&plots`: that screen stands here too. */
   again?: Id;
+  /** `?`, `?always`: it asks before it is left, while a draft would be gone or always. */
+  leave?: Leave["when"];
   /** `!`: the hub starts at this tab. */
   start?: true;
 }
@@ -93,6 +95,15 @@ const overlay = (word: string): Read =>
         remedy: "Take one of these, or put the name in quotes.",
       };
 
+const asking = (word: string): Read =>
+  word === "" || word === "always"
+    ? { marks: { leave: word || "draft" } }
+    : {
+        received: shown(`?${word}`),
+        expected: "? for a screen that asks while a draft would be gone, or ?always",
+        remedy: "Take one of these, or put the name in quotes.",
+      };
+
 const address = (path: string): Read => {
   const read = readPattern(path);
   return read.ok
@@ -104,6 +115,7 @@ const address = (path: string): Read => {
 const markForms: readonly MarkForm[] = [
   { form: /^[=|:>.]$/, read: (token) => ({ marks: { kind: sure(kindSigns[token]) } }) },
   { form: /^!$/, read: () => ({ marks: { start: true } }) },
+  { form: /^\?[a-z]*$/, read: (token) => asking(token.slice(1)) },
   { form: /^\^[a-z]*$/, read: (token) => overlay(token.slice(1)) },
   { form: /^\*[a-z][a-z0-9-]*$/, read: (token) => ({ marks: { icon: token.slice(1) } }) },
   { form: /^\/\S*$/, read: address },

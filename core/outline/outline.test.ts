@@ -192,6 +192,7 @@ interface Tree {
   kind: number;
   overlay: string | null;
   icon: boolean;
+  leave: string | null;
   beneath: Tree[];
 }
 
@@ -205,6 +206,7 @@ const anyTree = fc.letrec<{ tree: Tree }>((tie) => ({
     kind: fc.nat(7),
     overlay: fc.option(fc.constantFrom(...Object.keys(overlayWords)), { freq: 4 }),
     icon: fc.boolean(),
+    leave: fc.option(fc.constantFrom("", "always"), { freq: 4 }),
     beneath: fc.oneof({ maxDepth: 4 }, fc.constant<Tree[]>([]), fc.array(tie("tree"), { maxLength: 4 })),
   }),
 })).tree;
@@ -222,6 +224,7 @@ const written = (trees: readonly Tree[], within: "stack" | "hub" | "pair", depth
       kind === ":" && takesColon(tree.name.trim()) ? "" : kind,
       tree.overlay === null ? "" : `^${tree.overlay}`,
       within === "hub" && tree.icon ? "*leaf" : "",
+      tree.leave === null || ["=", "|", ":"].includes(kind) ? "" : `?${tree.leave}`,
     ].filter((mark) => mark !== "");
     const inner = kind === "=" ? "hub" : kind === "|" ? "pair" : "stack";
     const colon = kind === ":" && takesColon(tree.name.trim()) ? ":" : "";

@@ -104,6 +104,7 @@ class Writer {
       ...(within === "hub" && node.tab?.icon !== undefined && node.tab.icon !== plainIcon ? [`*${node.tab.icon}`] : []),
       ...(starts ? ["!"] : []),
       ...(screen?.path !== undefined ? [screen.path] : []),
+      ...(screen?.leave ? [screen.leave.when === "draft" ? "?" : "?always"] : []),
       ...this.idMark(inner, own ? id : null, node.title ?? null, within),
     ];
     this.row(depth, node.title, marks);

@@ -2,6 +2,7 @@ import { arrange } from "../arrange/arrange.js";
 import { factsFor, landed } from "../explore/standpoint.js";
 import { waysIn } from "../explore/ways.js";
 import { bandsOf, baseOf, startOf } from "../frame/defaults.js";
+import { draftFieldsOf } from "../frame/drafts.js";
 import { isAttached, placesOf } from "../frame/frame-index.js";
 import { heldBy } from "../frame/held.js";
 import { heldIn, type Look, lensOf } from "../frame/look.js";
@@ -235,6 +236,16 @@ const after: Says<ScreenNode> = ({ frame, node }) => {
   return `on top for ${ms} ms it ${actionSays(frame, { do: act })} by itself`;
 };
 
+const leave: Says<ScreenNode> = ({ node }) => {
+  const hasDrafts = draftFieldsOf(node).length > 0;
+  if (!node.leave)
+    return hasDrafts ? "what is typed on it may be lost unasked" : "nothing is typed on it: left unasked";
+  const free = node.leave.free?.length ?? 0;
+  const but = free ? `, but for ${free === 1 ? "one action" : `${free} actions`}` : "";
+  if (node.leave.when === "always") return `asks whenever it would leave the state${but}`;
+  return hasDrafts ? `asks while a draft would be gone${but}` : "never asks: nothing is typed on it";
+};
+
 const body: Says<ScreenNode> = ({ frame, node }) => {
   const rows = node.body && "opens" in node.body ? node.body.opens : undefined;
   return rows === undefined ? "" : `a row opens ${plainName(frame, rows)}`;
@@ -263,6 +274,7 @@ const table: { [P in NodeKey]?: Says<never> } = {
   empty,
   wants,
   after,
+  leave,
   body,
 };
 

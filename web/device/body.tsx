@@ -1,4 +1,5 @@
 import { type ReactNode, useId } from "react";
+import { useTextScale } from "./text-scale.js";
 import { fill, type ScreenNode, type Ui, type Body as AnyBody, type ListBody } from "../../core/index.js";
 
 export interface BodyProps {
@@ -11,7 +12,7 @@ export interface BodyProps {
   onType: (field: string, text: string) => void;
 }
 
-const rowHeight = 62;
+const plainRowHeight = 62;
 const cellHeight = 128;
 
 /** Rows by number, of which only those in sight are drawn. */
@@ -57,7 +58,9 @@ type BodyParts = Pick<BodyProps, "params" | "ui" | "onType">;
 const blank: AnyBody = { kind: "blank" };
 
 function List({ body, params, ui, window, onPick }: Omit<BodyProps, "node"> & { body: ListBody }) {
+  const text = useTextScale();
   const grid = body.kind === "grid";
+  const rowHeight = plainRowHeight * text;
   const columns = grid ? Math.max(2, Math.floor(window.width / 190)) : 1;
   const label = (n: number) => fill(body.row, { ...params, n: String(n) });
   const received = ui.received && Object.values(ui.received).filter(Boolean).join(" · ");
@@ -97,7 +100,7 @@ function List({ body, params, ui, window, onPick }: Omit<BodyProps, "node"> & { 
                 style={{ background: ui.picked === n ? "var(--surface)" : "var(--mark)" }}
               />
             )}
-            <span className="text-[16px] font-medium">{label(n)}</span>
+            <span className="text-[calc(16px*var(--text,1))] font-medium">{label(n)}</span>
           </button>
         )}
       </Rows>
@@ -119,7 +122,7 @@ function Form({ body, params, ui, onType }: BodyParts & { body: Extract<AnyBody,
         const change = (value: string) => onType(field.id, value);
         if (field.input === "switch")
           return (
-            <label key={field.id} className="flex items-center justify-between gap-3 text-[15px]">
+            <label key={field.id} className="flex items-center justify-between gap-3 text-[calc(15px*var(--text,1))]">
               {label}
               <input
                 type="checkbox"
@@ -134,11 +137,11 @@ function Form({ body, params, ui, onType }: BodyParts & { body: Extract<AnyBody,
         const shared = {
           value: text,
           onChange: (event: { target: { value: string } }) => change(event.target.value),
-          className: "mt-1 block w-full rounded-md px-3 py-2 text-[16px]",
+          className: "mt-1 block w-full rounded-md px-3 py-2 text-[calc(16px*var(--text,1))]",
           style: fieldStyle,
         };
         return (
-          <label key={field.id} className="block text-[14px]">
+          <label key={field.id} className="block text-[calc(14px*var(--text,1))]">
             {label}
             {field.input === "note" ? <textarea rows={3} {...shared} /> : <input autoComplete="off" {...shared} />}
           </label>
@@ -162,7 +165,7 @@ function Thread({ body, ui, onType }: BodyParts & { body: Extract<AnyBody, { kin
       {Array.from({ length: shown }, (_, i) => (
         <p
           key={i}
-          className={`max-w-[72%] rounded-lg px-3 py-2 text-[15px] ${i % 2 ? "self-end" : "self-start"}`}
+          className={`max-w-[72%] rounded-lg px-3 py-2 text-[calc(15px*var(--text,1))] ${i % 2 ? "self-end" : "self-start"}`}
           style={{ background: i % 2 ? "var(--mark)" : "var(--surface)" }}
         >
           {said[i % said.length]}
@@ -173,7 +176,7 @@ function Thread({ body, ui, onType }: BodyParts & { body: Extract<AnyBody, { kin
         <input
           autoComplete="off"
           placeholder="Reply"
-          className="block w-full rounded-full px-4 py-2 text-[16px]"
+          className="block w-full rounded-full px-4 py-2 text-[calc(16px*var(--text,1))]"
           style={fieldStyle}
           value={ui.drafts.reply ?? ""}
           onChange={(event) => onType("reply", event.target.value)}
@@ -214,7 +217,7 @@ export function Body(props: BodyProps) {
     case "media":
       return <Media />;
     case "text":
-      return <p className="p-4 text-[16px] leading-relaxed whitespace-pre-wrap">{body.text}</p>;
+      return <p className="p-4 text-[calc(16px*var(--text,1))] leading-relaxed whitespace-pre-wrap">{body.text}</p>;
     case "blank":
       return null;
   }

@@ -3,11 +3,14 @@ import {
   type Action,
   actionsThere,
   type FixedFrame,
+  insetsIn,
+  lensOf,
   type NavigationEvent,
   pairAt,
   type Region,
   screenAt,
   type ScreenScene,
+  drawerOf,
   type SeenHeader,
   type State,
   type Surface,
@@ -111,8 +114,20 @@ const upBy = (
   return owner && owner.entry !== top && !headers.includes(header) ? { do: "up", in: owner.entry.node } : { do: "up" };
 };
 
+/** Room for the device's own strips where they reach into a region. */
+const clearOfStrips = (region: Region, view: View, { insets }: Surface): CSSProperties => {
+  const { top, right, bottom, left } = insetsIn(region, { ...view, insets });
+  return { paddingTop: top, paddingRight: right, paddingBottom: bottom, paddingLeft: left };
+};
+
+/** The edge at which the drawer stands that a strip's button opens. */
+const drawerEdge = (frame: FixedFrame, view: View, surface: Surface): "start" | "end" => {
+  const bar = drawerOf(surface);
+  return bar ? lensOf(frame, view).look(bar.hub).faceEdge : "start";
+};
+
 function HeaderRegion({ region, overlay, style, frame, view, state, surface, drag, send }: RegionProps) {
-  const { header, inert, y } = region;
+  const { header, inert } = region;
   if (!header) return null;
   const { nearest } = surface.strips;
   const owners = surface.screens.filter(({ entry, inert: isInert }) => !isInert && nearest.get(entry.key) === header);
@@ -138,12 +153,13 @@ function HeaderRegion({ region, overlay, style, frame, view, state, surface, dra
         ...style,
         background: "var(--surface)",
         borderBottom: hairline,
-        paddingTop: y <= 0 ? surface.insets.top : 0,
+        ...clearOfStrips(region, view, surface),
       }}
       {...(drag && isHead(region, overlay) && drag.handle(overlay, frame, view))}
     >
       <Strip
         header={header}
+        menuAtEnd={header.menu && drawerEdge(frame, view, surface) === "end"}
         start={start.map(({ action }) => action)}
         end={end.map(({ action }) => action)}
         onUp={() => send(upBy(header, owners, overlay, surface))}
@@ -154,7 +170,7 @@ function HeaderRegion({ region, overlay, style, frame, view, state, surface, dra
   );
 }
 
-function BarRegion({ region, style, frame, state, view, send }: RegionProps) {
+function BarRegion({ region, style, frame, state, view, surface, send }: RegionProps) {
   const { bar, role, inert } = region;
   if (!bar) return null;
   return (
@@ -168,6 +184,7 @@ function BarRegion({ region, style, frame, state, view, send }: RegionProps) {
         state={state}
         view={view}
         bar={bar}
+        clear={clearOfStrips(region, view, surface)}
         onTab={(to) => send({ do: "tab", to })}
         onExtra={(action) => send({ do: "tap", action, in: bar.hub })}
       />
@@ -185,7 +202,7 @@ function PaneRegion({ region, style, frame }: RegionProps) {
       className="grid place-items-center"
     >
       {pane?.isEmpty && (
-        <p className="max-w-56 text-center text-[15px]" style={{ opacity: 0.7 }}>
+        <p className="max-w-56 text-center text-[calc(15px*var(--text,1))]" style={{ opacity: 0.7 }}>
           {pairAt(frame, pane.pair).empty ?? ""}
         </p>
       )}

@@ -22,7 +22,7 @@ function Badge({ badge }: { badge: number | "dot" | undefined }) {
   const dot = badge === "dot";
   return (
     <span
-      className={`absolute -top-1 left-[58%] rounded-full text-center text-[10px] leading-4 font-bold ${dot ? "mt-0.5 size-2.5" : "min-w-4 px-1"}`}
+      className={`absolute -top-1 left-[58%] rounded-full text-center text-[calc(10px*var(--text,1))] leading-4 font-bold ${dot ? "mt-0.5 size-2.5" : "min-w-4 px-1"}`}
       style={{ background: "var(--badge)", color: "var(--badge-ink)" }}
     >
       {dot ? "" : badge > 99 ? "99+" : badge}
@@ -42,9 +42,9 @@ const chosenCell = (mark: Mark, shape: FaceShape): CSSProperties => {
 };
 
 const cells: Readonly<Record<FaceShape, string>> = {
-  row: "flex-col justify-center gap-0.5 text-[11px] h-full grow basis-0",
-  column: "flex-col justify-center gap-0.5 text-[11px] min-h-14 w-full py-1.5",
-  wide: "min-h-11 w-full gap-3 px-5 text-[15px]",
+  row: "flex-col justify-center gap-0.5 text-[calc(11px*var(--text,1))] h-full grow basis-0",
+  column: "flex-col justify-center gap-0.5 text-[calc(11px*var(--text,1))] min-h-14 w-full py-1.5",
+  wide: "min-h-11 w-full gap-3 px-5 text-[calc(15px*var(--text,1))]",
 };
 
 /** One tab of a face, or its More. */

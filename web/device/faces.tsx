@@ -25,6 +25,8 @@ export interface FaceBarProps {
   state: State;
   view: View;
   bar: SeenBar;
+  /** Room for the device's own strips. */
+  clear: CSSProperties;
   onTab: (to: Id) => void;
   onExtra: (action: Id) => void;
 }
@@ -56,7 +58,7 @@ function Edge({ face, mark, atEnd }: { face: Face; mark: Mark; atEnd: boolean })
 function Heading({ heading, wide }: { heading: NonNullable<Look["heading"]>; wide: boolean }) {
   return (
     <div
-      className={`flex items-center gap-2 py-2 font-bold ${wide ? "px-5 text-[16px]" : "justify-center"}`}
+      className={`flex items-center gap-2 py-2 font-bold ${wide ? "px-5 text-[calc(16px*var(--text,1))]" : "justify-center"}`}
       style={{ color: "var(--ink)" }}
     >
       {heading.icon && <Icon name={heading.icon} fill size={22} />}
@@ -73,7 +75,7 @@ function Extras({ extras, wide, onExtra }: { extras: readonly Action[]; wide: bo
           key={extra.id}
           type="button"
           data-action={extra.id}
-          className={`flex items-center gap-3 rounded-md px-3 py-2 text-[14px] ${wide ? "" : "justify-center"}`}
+          className={`flex items-center gap-3 rounded-md px-3 py-2 text-[calc(14px*var(--text,1))] ${wide ? "" : "justify-center"}`}
           style={{ color: "var(--bar-ink)" }}
           aria-label={extra.label}
           onClick={() => onExtra(extra.id)}
@@ -98,7 +100,7 @@ function MoreList({ face, tabs, onTab }: { face: Face; tabs: { id: Id; label: st
           key={id}
           type="button"
           data-tab={id}
-          className="rounded-md px-3 py-2.5 text-left text-[15px]"
+          className="rounded-md px-3 py-2.5 text-left text-[calc(15px*var(--text,1))]"
           onClick={() => onTab(id)}
         >
           {label}
@@ -109,7 +111,7 @@ function MoreList({ face, tabs, onTab }: { face: Face; tabs: { id: Id; label: st
 }
 
 /** A hub's tabs in one of its faces: in a row at the foot or the top, or in a column at the side. */
-export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProps) {
+export function FaceBar({ frame, state, view, bar, clear, onTab, onExtra }: FaceBarProps) {
   const [listed, setListed] = useState(false);
   const lens = lensOf(frame, view);
   const { look, app } = lens;
@@ -127,7 +129,7 @@ export function FaceBar({ frame, state, view, bar, onTab, onExtra }: FaceBarProp
       role="tablist"
       aria-label={nameOf(frame, bar.hub)}
       className="relative size-full"
-      style={{ background: "var(--bar)" }}
+      style={{ background: "var(--bar)", ...clear }}
     >
       <Edge face={bar.face} mark={mark} atEnd={faceEdge === "end"} />
       <div className={`relative flex size-full ${column ? "flex-col overflow-auto py-2" : "items-stretch"}`}>

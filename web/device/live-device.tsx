@@ -1,6 +1,8 @@
 import { useCallback, useMemo, useRef } from "react";
 import {
   arrangeSurface,
+  cornerOf,
+  coveredIn,
   type FixedFrame,
   type NavigationEvent,
   type Region,
@@ -11,6 +13,10 @@ import {
 } from "../../core/index.js";
 import { deviceColours } from "./device-colours.js";
 import { DrawnRegions } from "./drawn-regions.js";
+import { CoveredParts, OwnParts } from "./own-parts.js";
+import { Question } from "./question.js";
+import { TargetMarks } from "./target-marks.js";
+import { TextScaleProvider } from "./text-scale.js";
 import { useEdgeSwipe } from "./use-edge-swipe.js";
 import { useFocusOnTop } from "./use-focus-on-top.js";
 import { useSheetDrag } from "./use-sheet-drag.js";
@@ -24,6 +30,10 @@ export interface LiveDeviceProps {
   scale: number;
   /** A look at a state that is not the device's: nothing on it can be touched. */
   ghost?: boolean;
+  /** What of its content is hidden is hatched. */
+  hatched?: boolean;
+  /** How large its text is set, 1 to 2 times. */
+  text?: number;
   /** Told what a person did, and in which view. */
   send: (event: NavigationEvent, view: View) => void;
 }
@@ -61,13 +71,20 @@ const staysIn =
     role !== "header" && others.some((other) => other.role === role && other.layer === layer);
 
 /** A device that is worked by hand: it draws what the engine says is on screen, and turns touches into events. */
-export function LiveDevice({ frame, state, view, dark, scale, ghost = false, send }: LiveDeviceProps) {
+export function LiveDevice(props: LiveDeviceProps) {
+  const { frame, state, view, dark, scale, ghost = false, hatched = false, text = 1, send } = props;
   const { act, onSettler } = useSettled(send, view);
   const drag = useSheetDrag(scale, act);
   const { swipe, onPointerDown } = useEdgeSwipe({ frame, view, state, scale, ghost, send: act });
   const { surface, regions } = useArrangement(frame, state, view, drag.heights);
   const beneath = useArrangement(frame, swipe?.after ?? null, view);
-  const { box, onFocus } = useFocusOnTop(surface?.top?.key);
+  const covered = useMemo(
+    () => (state.outside ? [] : coveredIn(frame, view, regions)),
+    [frame, view, regions, state.outside],
+  );
+  const { theme } = lensOf(frame, view).app;
+  const onTop = state.asking ? "[data-question]" : `[data-key="${surface?.top?.key}"]`;
+  const { box, onFocus } = useFocusOnTop(onTop);
   const stays = staysIn(beneath.regions);
   const shared = { frame, view, send: act, onSettler, ghost };
   const style = {
@@ -76,41 +93,54 @@ export function LiveDevice({ frame, state, view, dark, scale, ghost = false, sen
     transform: `scale(${scale})`,
     transformOrigin: "0 0",
     direction: view.rtl ? ("rtl" as const) : ("ltr" as const),
-    ...deviceColours(lensOf(frame, view).app.theme, dark),
+    ...deviceColours(theme, dark),
+    ...(text !== 1 && { "--text": text }),
   };
   return (
-    <div
-      style={{ width: view.width * scale, height: view.height * scale }}
-      ref={box}
-      className="relative overflow-hidden"
-      inert={ghost}
-      onFocus={onFocus}
-      onPointerDown={onPointerDown}
-      onKeyDown={(event) => {
-        if (event.key !== "Escape" || (!surface?.drawer && !surface?.overlay)) return;
-        event.stopPropagation();
-        act({ do: "dismiss" });
-      }}
-    >
-      <div style={style} className="relative overflow-hidden text-left">
-        {swipe && beneath.surface && (
-          <div inert className="absolute inset-0">
-            <DrawnRegions {...shared} state={swipe.after} surface={beneath.surface} regions={beneath.regions} ghost />
-          </div>
-        )}
-        <div className={swipe ? "absolute inset-0" : "contents"}>
-          {surface && (
-            <DrawnRegions
-              {...shared}
-              state={state}
-              surface={surface}
-              regions={swipe ? regions.filter((region) => !stays(region)) : regions}
-              drag={drag}
-              {...(swipe && { shift: () => (view.rtl ? -swipe.by : swipe.by) })}
-            />
+    <TextScaleProvider value={text}>
+      <div
+        style={{ width: view.width * scale, height: view.height * scale }}
+        ref={box}
+        className="relative overflow-hidden"
+        inert={ghost}
+        onFocus={onFocus}
+        onPointerDown={onPointerDown}
+        onKeyDown={(event) => {
+          if (event.key !== "Escape" || (!surface?.drawer && !surface?.overlay && !state.asking)) return;
+          event.stopPropagation();
+          act(state.asking ? { do: "answer", leave: false } : { do: "dismiss" });
+        }}
+      >
+        <div style={style} className="relative overflow-hidden text-left">
+          {swipe && beneath.surface && (
+            <div inert className="absolute inset-0">
+              <DrawnRegions {...shared} state={swipe.after} surface={beneath.surface} regions={beneath.regions} ghost />
+            </div>
           )}
+          <div className={swipe ? "absolute inset-0" : "contents"}>
+            {surface && (
+              <DrawnRegions
+                {...shared}
+                state={state}
+                surface={surface}
+                regions={swipe ? regions.filter((region) => !stays(region)) : regions}
+                drag={drag}
+                {...(swipe && { shift: () => (view.rtl ? -swipe.by : swipe.by) })}
+              />
+            )}
+          </div>
+          <Question
+            frame={frame}
+            state={state}
+            view={view}
+            corner={cornerOf(theme)}
+            onAnswer={(leave) => act({ do: "answer", leave })}
+          />
+          <OwnParts view={view} insets={surface?.insets ?? view.insets} />
+          {hatched && <CoveredParts covered={covered} />}
+          {!ghost && <TargetMarks device={box} scale={scale} covered={covered} of={state} />}
         </div>
       </div>
-    </div>
+    </TextScaleProvider>
   );
 }

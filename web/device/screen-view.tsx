@@ -13,6 +13,7 @@ import {
 } from "../../core/index.js";
 import { Icon } from "../parts/icon.js";
 import { Body } from "./body.js";
+import { useTextScale } from "./text-scale.js";
 import { useKeptScroll } from "./use-kept-scroll.js";
 
 export interface ScreenViewProps {
@@ -47,7 +48,7 @@ function ActionButton({ action, look, corner, onTap }: ActionButtonProps) {
       type="button"
       data-action={action.id}
       onClick={() => onTap(action)}
-      className="flex min-h-11 items-center justify-center gap-2 px-4 text-[16px] font-semibold"
+      className="flex min-h-11 items-center justify-center gap-2 px-4 text-[calc(16px*var(--text,1))] font-semibold"
       style={
         look === "strong"
           ? { background: "var(--accent)", color: "var(--page)", borderRadius: corner }
@@ -60,18 +61,18 @@ function ActionButton({ action, look, corner, onTap }: ActionButtonProps) {
   );
 }
 
-/** How high an action that is a row stands, px. */
-const rowHeight = 52;
+/** How high an action that is a row stands, px, while text is as usual. */
+const plainRowHeight = 52;
 
 /** An action as a row above the body's own, as settings have them. */
-function ActionRow({ action, onTap }: Pick<ActionButtonProps, "action" | "onTap">) {
+function ActionRow({ action, height, onTap }: Pick<ActionButtonProps, "action" | "onTap"> & { height: number }) {
   return (
     <button
       type="button"
       data-action={action.id}
       onClick={() => onTap(action)}
-      className="flex w-full items-center gap-3 px-4 text-start text-[16px]"
-      style={{ height: rowHeight, borderBottom: "1px solid color-mix(in srgb, var(--ink) 12%, transparent)" }}
+      className="flex w-full items-center gap-3 px-4 text-start text-[calc(16px*var(--text,1))]"
+      style={{ height, borderBottom: "1px solid color-mix(in srgb, var(--ink) 12%, transparent)" }}
     >
       {action.icon && <Icon name={action.icon} size={22} />}
       <span className="min-w-0 grow truncate">{action.label}</span>
@@ -84,6 +85,7 @@ function ActionRow({ action, onTap }: Pick<ActionButtonProps, "action" | "onTap"
 export function ScreenView(props: ScreenViewProps) {
   const { frame, view, facts, screen, named, ghost, style, width, height, grip, send, onSettler } = props;
   const { entry } = screen;
+  const rowHeight = plainRowHeight * useTextScale();
   const node = screenAt(frame, entry.node);
   const at = named ? { in: entry.node } : {};
   const { scroller, scrolled, onScroll, settle } = useKeptScroll({ entry, ghost, at, send, onSettler });
@@ -119,7 +121,12 @@ export function ScreenView(props: ScreenViewProps) {
       >
         {homeless.length > 0 && <div className="absolute end-3 top-3 z-10 flex gap-2">{homeless}</div>}
         {rows.map((action) => (
-          <ActionRow key={action.id} action={action} onTap={() => act({ do: "tap", action: action.id, ...at })} />
+          <ActionRow
+            key={action.id}
+            action={action}
+            height={rowHeight}
+            onTap={() => act({ do: "tap", action: action.id, ...at })}
+          />
         ))}
         <Body
           node={node}

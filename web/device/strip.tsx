@@ -3,6 +3,8 @@ import { Icon } from "../parts/icon.js";
 
 export interface StripProps {
   header: SeenHeader;
+  /** The drawer that the strip's button opens stands at the end edge: so does the button. */
+  menuAtEnd: boolean;
   start: readonly Action[];
   end: readonly Action[];
   onUp: () => void;
@@ -11,7 +13,7 @@ export interface StripProps {
 }
 
 /** A header strip: Back, close or the drawer's button, the title, and the screen's header actions. */
-export function Strip({ header, start, end, onUp, onMenu, onTap }: StripProps) {
+export function Strip({ header, menuAtEnd, start, end, onUp, onMenu, onTap }: StripProps) {
   const { title } = header;
   const button = (label: string, icon: string, onClick: () => void, mark: object) => (
     <button
@@ -32,21 +34,25 @@ export function Strip({ header, start, end, onUp, onMenu, onTap }: StripProps) {
       data-action={each.id}
       aria-label={each.label}
       onClick={() => onTap(each)}
-      className="flex h-11 min-w-11 shrink-0 items-center justify-center px-1 text-[15px] font-semibold"
+      className="flex h-11 min-w-11 shrink-0 items-center justify-center px-1 text-[calc(15px*var(--text,1))] font-semibold"
       style={{ color: "var(--accent)" }}
     >
       {each.icon ? <Icon name={each.icon} size={23} /> : each.label}
     </button>
   );
-  const first = header.back || header.close || header.menu || start.length > 0;
+  const menu = header.menu && button("Open the drawer", "sidebar-simple", onMenu, { "data-menu": true });
+  const first = header.back || header.close || (header.menu && !menuAtEnd) || start.length > 0;
   return (
     <div className="flex h-full items-center gap-1 px-2">
       {header.back && button("Header Back", "arrow-left", onUp, { "data-back": true })}
       {header.close && button("Close", "x", onUp, { "data-close": true })}
-      {header.menu && button("Open the drawer", "sidebar-simple", onMenu, { "data-menu": true })}
+      {!menuAtEnd && menu}
       {start.map(action)}
-      <span className={`min-w-0 grow truncate text-[18px] font-bold ${first ? "" : "pl-2"}`}>{title}</span>
+      <span className={`min-w-0 grow truncate text-[calc(18px*var(--text,1))] font-bold ${first ? "" : "pl-2"}`}>
+        {title}
+      </span>
       {end.map(action)}
+      {menuAtEnd && menu}
     </div>
   );
 }

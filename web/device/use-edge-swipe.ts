@@ -1,21 +1,22 @@
 import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
 import {
+  drawerOf,
   type FixedFrame,
   hasEdgeSwipe,
   lensOf,
   type NavigationEvent,
   sightOf,
   type State,
-  step,
+  stepThrough,
   targetIn,
   upTakes,
   type View,
 } from "../../core/index.js";
 import { followPointer } from "../parts/follow-pointer.js";
 
-/** A finger on its way from the start edge. */
+/** A finger on its way from an edge. */
 export interface EdgeSwipe {
-  /** px from the start edge inward. */
+  /** px from the edge inward. */
   by: number;
   /** What the swipe would go back to. */
   after: State;
@@ -29,15 +30,15 @@ const reach = 22;
 const enough = 0.35;
 const settle = 180;
 
-/** The event that a swipe from the start edge means now: going up, the drawer, or nothing. */
-const meantBy = (frame: FixedFrame, view: View, state: State): NavigationEvent | null => {
+type SwipeEdge = "start" | "end";
+
+/** The event that a swipe inward from an edge means now: going up from the start edge, the drawer from its own, or nothing. */
+const meantBy = (frame: FixedFrame, view: View, state: State, edge: SwipeEdge): NavigationEvent | null => {
+  if (state.asking) return null;
   const lens = lensOf(frame, view);
-  if (hasEdgeSwipe(targetIn(frame, view)) && upTakes(lens, state) === "push") return { do: "up" };
-  const { bars, focus, drawer } = sightOf(lens, state);
-  const hasDrawer = bars.some(
-    (bar) => bar.face === "drawer" && !bar.inert && focus.some((entry) => entry.key === bar.key),
-  );
-  return hasDrawer && drawer === null ? { do: "menu", open: true } : null;
+  if (edge === "start" && hasEdgeSwipe(targetIn(frame, view)) && upTakes(lens, state) === "push") return { do: "up" };
+  const bar = drawerOf(sightOf(lens, state));
+  return bar && !bar.open && lens.look(bar.hub).faceEdge === edge ? { do: "menu", open: true } : null;
 };
 
 /** A finger that swiped presses nothing where it is lifted. */
@@ -59,7 +60,7 @@ interface Options {
   send: (event: NavigationEvent) => void;
 }
 
-/** Going back with the finger, from the edge of the device, which can be let go; where nothing goes back it opens the drawer. */
+/** Going back with the finger, from the start edge of the device, which can be let go; where nothing goes back it opens the drawer. */
 export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options) => {
   const [swipe, setSwipe] = useState<EdgeSwipe | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
@@ -67,14 +68,16 @@ export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options
   const onPointerDown = (event: ReactPointerEvent<HTMLElement>): void => {
     if (event.button !== 0 || ghost) return;
     const box = event.currentTarget.getBoundingClientRect();
-    const inward = (x: number) => (view.rtl ? box.right - x : x - box.left) / scale;
+    const fromLeft = (x: number) => (x - box.left) / scale;
+    const isLeft = fromLeft(event.clientX) <= reach;
+    if (!isLeft && fromLeft(event.clientX) < view.width - reach) return;
+    const inward = (x: number) => (isLeft ? fromLeft(x) : view.width - fromLeft(x));
     const from = inward(event.clientX);
-    if (from > reach) return;
-    const meant = meantBy(frame, view, state);
+    const meant = meantBy(frame, view, state, isLeft === view.rtl ? "end" : "start");
     if (!meant) return;
     event.preventDefault();
     clearTimeout(timer.current);
-    const { state: after } = step(frame, view, state, meant);
+    const { state: after } = stepThrough(frame, view, state, meant);
     const follows = meant.do === "up";
     let by = 0;
     const move = (moved: PointerEvent) => {

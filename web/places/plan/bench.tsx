@@ -31,6 +31,7 @@ import { BodyGroup } from "./bench/body-group.js";
 import { ByItselfGroup } from "./bench/by-itself-group.js";
 import { ExtrasGroup } from "./bench/extras-group.js";
 import { FacesGroup, HubLookGroup, HubRulesGroup } from "./bench/hub-groups.js";
+import { LeaveGroup } from "./bench/leave-group.js";
 import { NeedsGroup } from "./bench/needs-group.js";
 import { OpensGroup } from "./bench/opens-group.js";
 import { PairGroup } from "./bench/pair-group.js";
@@ -120,6 +121,7 @@ function Groups({ looks }: { looks: readonly WayInLook[] }) {
         <>
           <WaysOutGroup />
           <ByItselfGroup />
+          <LeaveGroup />
         </>
       )}
     </>
