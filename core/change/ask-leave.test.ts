@@ -9,7 +9,10 @@ const frame = frameOf({
   plain: screen({ title: "Plain" }),
 });
 const asked = (from: Frame, ...ids: string[]): Frame | string => {
-  const plan = askBeforeLeaving.plan(from, ids.map((id) => ({ id, parent: "app" })));
+  const plan = askBeforeLeaving.plan(
+    from,
+    ids.map((id) => ({ id, parent: "app" })),
+  );
   if (!plan.ok) return plan.why;
   const result = applyEdit(from, plan.planned.edit);
   return result.ok ? result.frame : "refused";

@@ -53,7 +53,7 @@ export {
   type ListBody,
   type MotionKind,
   type Leave,
-  Mark,
+  type Mark,
   marks,
   type Need,
   type Only,
