@@ -183,6 +183,7 @@ export {
   plainName,
   pointer,
   type NodeKey,
+  propertyKeys,
   propertyOf,
   sameFacts,
   screenAt,
@@ -315,3 +316,21 @@ export {
   viewGrid,
 } from "./settings/index.js";
 export { startingShapes } from "./starts/index.js";
+export {
+  apartSays,
+  changesBySize,
+  type DevicePreset,
+  devicePreset,
+  devicePresets,
+  type DeviceShape,
+  type SizeChange,
+  type SizeRow,
+  sizeRows,
+  tour,
+  type TourFound,
+  tourStops,
+  turned,
+  usualSize,
+  viewOn,
+  widened,
+} from "./sizes/index.js";

@@ -60,6 +60,8 @@ const coreOrder = [
   "change",
   "links",
   "routes",
+  "sizes",
+  "survive",
 ];
 const coreFolder = (file: string): string => file.split("/")[1]!;
 

@@ -75,6 +75,7 @@ export {
   optionsOf,
   optionsOfForm,
   type NodeKey,
+  propertyKeys,
   propertyOf,
   type ValueOf,
   type Within,

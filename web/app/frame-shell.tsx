@@ -13,7 +13,7 @@ import { Plan } from "../places/plan/plan.js";
 import { Notices } from "./notices.js";
 import { OpenFrameProvider, useEditing, useFollowing } from "./open-frame.js";
 import { useChosenInAddress } from "./place.js";
-import { isPlace, type PlaceId, places, usePlace } from "./places.js";
+import { hasOwnDevices, isPlace, type PlaceId, places, usePlace } from "./places.js";
 import { Said } from "./said.js";
 import { TopLine } from "./top-line.js";
 import { useUndoKeys } from "./undo-keys.js";
@@ -83,20 +83,27 @@ const ahead = 4000;
 
 const Links = later(() => import("../places/links/links.js"));
 
-const shown: Record<PlaceId, ReactNode> = { plan: <Plan />, links: <Links /> };
+const Sizes = later(() => import("../places/sizes/sizes.js"));
+
+const shown: Record<PlaceId, ReactNode> = { plan: <Plan />, links: <Links />, sizes: <Sizes /> };
 
 function Workplace() {
   useEffect(() => {
     const timer = setTimeout(loadAhead, ahead);
     return () => clearTimeout(timer);
   }, []);
-  const [folded, setFolded] = useState(() => innerWidth < 900);
+  const [isFolded, setFolded] = useState<Readonly<Record<"beside" | "own", boolean>>>(() => ({
+    beside: innerWidth < 900,
+    own: true,
+  }));
   useViewInAddress();
   useChosenInAddress();
   usePanelInAddress();
   useUndoKeys();
   const { place: asked } = useParams();
   const [at] = usePlace();
+  const folds = hasOwnDevices(at) ? "own" : "beside";
+  const fold = (is: boolean) => setFolded((now) => ({ ...now, [folds]: is }));
   const place = useMemo(() => shown[at], [at]);
   const placeName = places.find(({ id }) => id === at)?.label ?? at;
   const frame = useEditing((edited) => edited.frame);
@@ -115,18 +122,13 @@ function Workplace() {
         <Part name={`The place ${placeName}`} of={frame} className="grow">
           <Suspense fallback={<div className="grow" />}>{place}</Suspense>
         </Part>
-        {folded ? (
+        {isFolded[folds] ? (
           <div className="flex w-11 shrink-0 flex-col items-center border-l border-ink pt-2.5">
-            <Button
-              tone="quiet"
-              icon="arrow-line-left"
-              aria-label="Unfold the companion"
-              onClick={() => setFolded(false)}
-            />
+            <Button tone="quiet" icon="arrow-line-left" aria-label="Unfold the companion" onClick={() => fold(false)} />
           </div>
         ) : (
           <Part name="The companion" of={frame} className="w-80 shrink-0 border-l border-ink">
-            <Companion onFold={() => setFolded(true)} />
+            <Companion onFold={() => fold(true)} />
           </Part>
         )}
       </div>

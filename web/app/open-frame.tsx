@@ -3,6 +3,7 @@ import type { Edited } from "../data/editing.js";
 import type { External } from "../data/external.js";
 import type { Live } from "../data/live-device.js";
 import type { OpenFrame } from "../data/open-frame.js";
+import type { SizesShown } from "../data/sizes.js";
 import type { Selected } from "../data/selection.js";
 
 const Opened = createContext<OpenFrame | null>(null);
@@ -22,6 +23,8 @@ const useExternal = <T extends object, P>(external: External<T>, part: (value: T
 export const useEditing = <P,>(part: (edited: Edited) => P): P => useExternal(useOpenFrame().editing, part);
 /** A part of the live device. */
 export const useLive = <P,>(part: (live: Live) => P): P => useExternal(useOpenFrame().live, part);
+/** A part of the devices that stand side by side. */
+export const useSizes = <P,>(part: (shown: SizesShown) => P): P => useExternal(useOpenFrame().sizes, part);
 /** A part of what is chosen. */
 export const useSelection = <P,>(part: (selected: Selected) => P): P => useExternal(useOpenFrame().selection, part);
 

@@ -5,14 +5,19 @@ import { useNavigate, useParams, useSearchParams } from "react-router";
 export const places = [
   { id: "plan", label: "Plan", says: "the structure" },
   { id: "links", label: "Links", says: "addresses and what they open" },
+  { id: "sizes", label: "Sizes", says: "every size at once, and what differs" },
 ] as const;
 
 export type PlaceId = (typeof places)[number]["id"];
 
 export const isPlace = (text: string | undefined): text is PlaceId => places.some(({ id }) => id === text);
 
+/** Places that show devices of their own: the companion is folded there until it is asked for. */
+const ownDevices: readonly PlaceId[] = ["sizes"];
+export const hasOwnDevices = (place: PlaceId): boolean => ownDevices.includes(place);
+
 /** What of a page's address belongs to one place alone, and stays behind when another is gone to. */
-const own: Record<PlaceId, readonly string[]> = { plan: ["panel"], links: ["link", "start", "with"] };
+const own: Record<PlaceId, readonly string[]> = { plan: ["panel"], links: ["link", "start", "with"], sizes: [] };
 
 /** The address of a place of the open frame, with the choice and the view that are there now. */
 export const usePlaceAddress = (): ((to: PlaceId, more?: Record<string, string>) => string) => {

@@ -1,20 +1,8 @@
-import {
-  endWords,
-  type Frame,
-  isStuck,
-  ladderOf,
-  plainName,
-  type State,
-  targetIn,
-  type View,
-} from "../../core/index.js";
+import { endWords, type Frame, ladderOf, plainName, type State, targetIn, type View } from "../../core/index.js";
 import { useOpenFrame } from "../app/open-frame.js";
 import { useDark } from "../app/theme.js";
-import { LiveDevice } from "../device/live-device.js";
-import { Part } from "../parts/part.js";
-import { GoesOn } from "./goes-on.js";
-import { Outside } from "./outside.js";
-import { Stuck } from "./stuck.js";
+import { GoesOn } from "../device/goes-on.js";
+import { ShownDevice } from "../device/shown-device.js";
 
 /** What the ladder shows on the device while it is looked at: the state after so many times Back. */
 export interface Ghost {
@@ -41,8 +29,9 @@ const backWords = (frame: Frame, view: View, state: State): string => {
 };
 
 /** The live device, as it is or as Back would leave it. */
-export function DeviceFigure(props: DeviceFigureProps) {
-  const { frame, view, state, ghost, scale, named } = props;
+export function DeviceFigure({ frame, view, state, ghost, scale, named }: DeviceFigureProps) {
+  const { live } = useOpenFrame();
+  const dark = useDark();
   const width = view.width * scale;
   return (
     <figure className="flex flex-col gap-1.5">
@@ -57,8 +46,19 @@ export function DeviceFigure(props: DeviceFigureProps) {
           className={`relative overflow-hidden border bg-plate-2 ${ghost ? "border-dashed border-petrol" : "border-ink"}`}
           style={{ borderRadius: 14, width, height: view.height * scale }}
         >
-          <Shown {...props} />
-          {!ghost && <GoesOn />}
+          <ShownDevice
+            frame={frame}
+            state={ghost?.state ?? state}
+            view={view}
+            dark={dark}
+            scale={scale}
+            ghost={ghost !== null}
+            send={live.send}
+            onRelaunch={() => live.relaunch()}
+          />
+          {!ghost && (
+            <GoesOn frame={frame} view={view} state={state} onWait={(ms) => live.send({ do: "wait", ms }, view)} />
+          )}
           {ghost && (
             <span className="absolute inset-x-0 top-1/2 bg-petrol py-1 text-center font-semibold text-on-petrol">
               after {ghost.steps} × Back
@@ -72,25 +72,5 @@ export function DeviceFigure(props: DeviceFigureProps) {
         </p>
       )}
     </figure>
-  );
-}
-
-function Shown({ frame, view, state, ghost, scale }: DeviceFigureProps) {
-  const { live } = useOpenFrame();
-  const dark = useDark();
-  if (state.outside) return <Outside onReturn={() => live.send({ do: "return" })} onRelaunch={() => live.relaunch()} />;
-  if (isStuck(state)) return <Stuck />;
-  return (
-    <Part name="The device" of={frame} className="size-full">
-      <LiveDevice
-        frame={frame}
-        state={ghost?.state ?? state}
-        view={view}
-        dark={dark}
-        scale={scale}
-        ghost={ghost !== null}
-        send={live.send}
-      />
-    </Part>
   );
 }

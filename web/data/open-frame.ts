@@ -1,6 +1,7 @@
 import type { View } from "../../core/index.js";
 import { Editing } from "./editing.js";
 import { LiveDevice } from "./live-device.js";
+import { Sizes } from "./sizes.js";
 import { Selection } from "./selection.js";
 import type { HeadAnswer } from "./shelf.js";
 
@@ -8,13 +9,17 @@ import type { HeadAnswer } from "./shelf.js";
 export class OpenFrame {
   readonly editing: Editing;
   readonly live: LiveDevice;
+  readonly sizes: Sizes;
   readonly selection = new Selection();
 
   constructor(head: HeadAnswer, given: Partial<View>) {
     this.editing = new Editing(head);
-    this.live = new LiveDevice(head.id, () => this.editing.get().frame, given);
+    const frame = () => this.editing.get().frame;
+    this.live = new LiveDevice(head.id, frame, given);
+    this.sizes = new Sizes(head.id, frame, this.live);
     this.editing.follow((before, frame, renamed) => {
       this.live.carryOver(before, frame, renamed);
+      this.sizes.carryOver(before, frame, renamed);
       this.selection.rename(renamed);
     });
   }

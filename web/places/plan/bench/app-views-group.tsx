@@ -1,36 +1,11 @@
 import { useState } from "react";
-import {
-  appSlots,
-  type Cell,
-  type ColourName,
-  type Frame,
-  isVaried,
-  motionChoices,
-  type MotionKind,
-  type Slot,
-  variedEdit,
-  type View,
-} from "../../../../core/index.js";
+import { appSlots, type Cell, type Frame, isVaried, type Slot, variedEdit, type View } from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
+import { appSlotName } from "../../../parts/slot-names.js";
 import { Select } from "../../../parts/select.js";
 import { ViewGrid } from "../../../parts/view-grid.js";
 import { cellIn } from "../cell-in.js";
-import { colourWords } from "./colour-words.js";
 import { Group } from "./group.js";
-
-/** What of the app as a whole a slot is, in words. */
-const nameOfSlot = (slot: Slot): string => {
-  const [first = "", second = "", third = ""] = slot.split(".");
-  if (first === "lost") return "screen for links that lead nowhere";
-  if (first === "calm") return "reduced motion";
-  if (first === "motion") return `motion of ${motionChoices[second as MotionKind].label}`;
-  if (second === "sizes") return `size of ${third}`;
-  return third
-    ? `${colourWords[third as ColourName]}, ${second}`
-    : second === "mark"
-      ? "mark of the chosen tab"
-      : second;
-};
 
 /** What of the app as a whole is otherwise in some views: its colours and sizes, its motions, and where links to nowhere lead. */
 export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
@@ -39,7 +14,7 @@ export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
   const varied = slots.filter(({ slot }) => isVaried(frame, slot));
   const [asked, setAsked] = useState<Slot | null>(null);
   const slot = asked ?? varied[0]?.slot ?? "theme.light.accent";
-  const name = nameOfSlot(slot);
+  const name = appSlotName(slot);
   const set = (cells: Cell[] | undefined, value: unknown, label: string) =>
     void editing.edit(variedEdit(null, slot, cells, value), label);
   return (
@@ -50,7 +25,7 @@ export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
         value={slot}
         options={slots.map((each) => ({
           value: each.slot,
-          label: `${nameOfSlot(each.slot)}${varied.includes(each) ? " (differs)" : ""}`,
+          label: `${appSlotName(each.slot)}${varied.includes(each) ? " (differs)" : ""}`,
         }))}
         onChange={setAsked}
       />

@@ -11,7 +11,7 @@ import {
 } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
 import { ColourField } from "./colour-field.js";
-import { colourWords } from "./colour-words.js";
+import { colourWords } from "../../../parts/colour-words.js";
 import { AppViewsGroup } from "./app-views-group.js";
 import { ContrastGroup } from "./contrast-group.js";
 import { Group } from "./group.js";

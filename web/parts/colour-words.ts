@@ -1,4 +1,4 @@
-import type { ColourName } from "../../../../core/index.js";
+import type { ColourName } from "../../core/index.js";
 
 /** What each colour of a theme is called. */
 export const colourWords: Record<ColourName, string> = {

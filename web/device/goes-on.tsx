@@ -1,16 +1,21 @@
-import { useEffect, useState } from "react";
-import { lensOf, nodeIn, topOf } from "../../core/index.js";
-import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
+import { useEffect, useRef, useState } from "react";
+import { type Frame, lensOf, nodeIn, type State, topOf, type View } from "../../core/index.js";
+
+export interface GoesOnProps {
+  frame: Frame;
+  view: View;
+  state: State;
+  /** So much time passes, ms. */
+  onWait: (ms: number) => void;
+}
 
 /** ms. How often the count is drawn. */
 const beat = 100;
 
 /** Counts down to what a screen does by itself, and lets it happen; it can be held, or had at once. */
-export function GoesOn() {
-  const opened = useOpenFrame();
-  const frame = useEditing((edited) => edited.frame);
-  const view = useLive((live) => live.device.view);
-  const state = useLive((live) => live.device.at.state);
+export function GoesOn({ frame, view, state, onWait }: GoesOnProps) {
+  const latest = useRef(onWait);
+  latest.current = onWait;
   const top = topOf(lensOf(frame, view), state.root);
   const node = nodeIn(frame, top.node);
   const after = node?.kind === "screen" ? node.after : undefined;
@@ -29,14 +34,14 @@ export function GoesOn() {
     const timer = setInterval(
       () => {
         const now = performance.now() - from;
-        if (now >= total) opened.live.send({ do: "wait", ms: total });
+        if (now >= total) latest.current(total);
         else setPassed(now);
       },
       Math.min(beat, Math.max(1, total)),
     );
     return () => clearInterval(timer);
     // `passed` is read once, when the count starts or goes on
-  }, [opened, total, held, key, since]);
+  }, [total, held, key, since]);
   if (total === null) return null;
   const left = Math.max(0, total - passed);
   return (
@@ -47,11 +52,7 @@ export function GoesOn() {
       <button type="button" className="px-1 font-medium underline" onClick={() => setHeld(!held)}>
         {held ? "go on" : "hold"}
       </button>
-      <button
-        type="button"
-        className="px-1 font-medium underline"
-        onClick={() => opened.live.send({ do: "wait", ms: total })}
-      >
+      <button type="button" className="px-1 font-medium underline" onClick={() => onWait(total)}>
         now
       </button>
     </div>

@@ -1,0 +1,173 @@
+import { Popover } from "radix-ui";
+import { useRef, useState } from "react";
+import {
+  applyEdit,
+  classIn,
+  lookOf,
+  type Cell,
+  type Frame,
+  type GridCell,
+  type Id,
+  optionsOfForm,
+  type SlotForm,
+  type State,
+  valueWords,
+  variedEdit,
+  type View,
+} from "../../../core/index.js";
+import { useOpenFrame } from "../../app/open-frame.js";
+import { CellField } from "../../parts/cell-field.js";
+import { PopBox } from "../../parts/pop-box.js";
+import { TinyArrangement } from "./tiny-arrangement.js";
+
+export interface LookCellProps {
+  frame: Frame;
+  id: Id | null;
+  /** What the row is about, in words. */
+  name: string;
+  slot: SlotForm;
+  cell: GridCell;
+  /** Where it is, in words. */
+  place: string;
+  view: View;
+  /** A state that shows the node in that view. */
+  stateIn: (frame: Frame, view: View, id: Id) => State | null;
+  column: number;
+  row: number;
+}
+
+const splitWords: Readonly<Record<string, string>> = { true: "side by side", false: "one at a time" };
+
+/** A value in words; of a pair whether its panes stand side by side, said or not. */
+const wordsOf = (slot: SlotForm, value: unknown): string =>
+  slot.slot === "split" ? (splitWords[String(value)] ?? "") : valueWords(slot, value);
+
+/** What holds in a cell, in words. */
+const wordOf = (frame: Frame, id: Id | null, slot: SlotForm, cell: GridCell): string => {
+  const at = classIn(frame, cell.band, cell.target, cell.short ?? false);
+  if (slot.slot === "split" && id !== null) return wordsOf(slot, lookOf(frame, id, at).split);
+  return cell.value === undefined && slot.fallback === null ? "as usual" : wordsOf(slot, cell.value ?? slot.fallback);
+};
+
+const cellOf = ({ target, band, short }: GridCell): Cell => ({ target, band, ...(short && { short }) });
+
+/** One cell of what differs by view: as it is arranged there, with its word; pressed, it is set in place. */
+export function LookCell(props: LookCellProps) {
+  const { frame, id, name, slot, cell, place, view, stateIn, column, row } = props;
+  const { sizes } = useOpenFrame();
+  const [open, setOpen] = useState(false);
+  const word = wordOf(frame, id, slot, cell);
+  const close = (next: boolean) => {
+    setOpen(next);
+    if (!next) sizes.tryOut(null);
+  };
+  return (
+    <Popover.Root open={open} onOpenChange={close}>
+      <Popover.Trigger
+        data-cell={`${row} ${column}`}
+        data-here={cell.here || undefined}
+        aria-label={`${name} at ${place}: ${word}, ${cell.here ? "set here" : cell.from}`}
+        title={cell.here ? "set here" : cell.from}
+        className={`flex h-11 w-full min-w-0 items-center gap-2 rounded-sm border px-1.5 text-left ${open ? "border-petrol bg-petrol-soft" : "border-transparent hover:border-field hover:bg-plate-1"}`}
+      >
+        {id !== null && <TinyArrangement frame={frame} state={stateIn(frame, view, id)} view={view} of={id} />}
+        <span className={`min-w-0 grow truncate ${cell.here ? "font-semibold" : "text-ink-2"}`}>{word}</span>
+        {cell.here && <span aria-hidden className="size-1.5 shrink-0 rounded-full bg-petrol" />}
+      </Popover.Trigger>
+      <PopBox label={`${name} at ${place}`} side="right" className="flex w-72 flex-col gap-1 p-2">
+        <p className="px-1 pb-1">
+          <b className="font-semibold">{name}</b> <span className="text-ink-2">{place}</span>
+        </p>
+        <Options {...props} onDone={() => close(false)} />
+      </PopBox>
+    </Popover.Root>
+  );
+}
+
+/** The values it may have there: what points at one sees it on the devices of these views, what presses it sets it. */
+function Options({
+  frame,
+  id,
+  name,
+  slot,
+  cell,
+  place,
+  view,
+  stateIn,
+  onDone,
+}: LookCellProps & { onDone: () => void }) {
+  const { editing, sizes } = useOpenFrame();
+  const list = useRef<HTMLUListElement>(null);
+  const cells = [cellOf(cell)];
+  const options = optionsOfForm(slot.form);
+  const set = (value: unknown, says: string) => {
+    sizes.tryOut(null);
+    void editing.edit(variedEdit(id, slot.slot, cells, value), `${name}: ${says} at ${place}`);
+    onDone();
+  };
+  const tried = (value: unknown): Frame => {
+    const result = applyEdit(frame, variedEdit(id, slot.slot, cells, value));
+    return result.ok ? result.frame : frame;
+  };
+  const look = (value: unknown) => sizes.tryOut({ frame: tried(value), cell: cellOf(cell) });
+  if (options.length === 0)
+    return (
+      <CellField
+        frame={frame}
+        slot={slot}
+        label={`${name} at ${place}`}
+        value={cell.value}
+        mixed={cell.mixed}
+        here={cell.here}
+        onSet={set}
+      />
+    );
+  const step = (by: number) => {
+    const buttons = [...(list.current?.querySelectorAll("button") ?? [])];
+    const at = buttons.findIndex((button) => button === document.activeElement);
+    buttons[(at + by + buttons.length) % buttons.length]?.focus();
+  };
+  const now =
+    slot.slot === "split" && id !== null
+      ? lookOf(frame, id, classIn(frame, cell.band, cell.target, cell.short ?? false)).split
+      : (cell.value ?? slot.fallback);
+  return (
+    <ul
+      ref={list}
+      className="grid grid-cols-2"
+      onKeyDown={(event) => {
+        const by = { ArrowDown: 2, ArrowUp: -2, ArrowRight: 1, ArrowLeft: -1 }[event.key];
+        if (by === undefined) return;
+        event.preventDefault();
+        event.stopPropagation();
+        step(by);
+      }}
+      onPointerLeave={() => sizes.tryOut(null)}
+    >
+      {options.map(({ value, is }) => (
+        <li key={value}>
+          <button
+            type="button"
+            data-option={value}
+            aria-pressed={is === now}
+            className="flex h-10 w-full items-center gap-2.5 rounded-sm px-1.5 text-left hover:bg-petrol-soft focus-visible:bg-petrol-soft aria-pressed:font-semibold"
+            onPointerEnter={() => look(is)}
+            onFocus={() => look(is)}
+            onClick={() => set(is, wordsOf(slot, is))}
+          >
+            {id !== null && <Trial frame={tried(is)} id={id} view={view} stateIn={stateIn} />}
+            {wordsOf(slot, is)}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Trial({ frame, id, view, stateIn }: { frame: Frame; id: Id; view: View; stateIn: LookCellProps["stateIn"] }) {
+  return (
+    <span className="grid w-13 place-items-center">
+      <TinyArrangement frame={frame} state={stateIn(frame, view, id)} view={view} of={id} />
+    </span>
+  );
+}
