@@ -147,6 +147,7 @@ export {
   lastOf,
   type Lens,
   lensOf,
+  type Journey,
   type LinkCase,
   type ListBody,
   type Look,
@@ -334,3 +335,20 @@ export {
   viewOn,
   widened,
 } from "./sizes/index.js";
+export {
+  type Fate,
+  type Lane,
+  type LaneStep,
+  lanesOf,
+  mendsOf,
+  muchIn,
+  type Piece,
+  pieces,
+  type SurvivalCell,
+  type SurvivalMend,
+  survivalOf,
+  type SurvivalRow,
+  whyOf,
+  worstCase,
+} from "./survive/index.js";
+export { freeJourneyId, isLaunch, journeyOf, playJourney, type PlayedJourney, viewOfJourney } from "./journey/index.js";

@@ -62,6 +62,7 @@ const coreOrder = [
   "routes",
   "sizes",
   "survive",
+  "journey",
 ];
 const coreFolder = (file: string): string => file.split("/")[1]!;
 

@@ -49,6 +49,7 @@ export {
   type Field,
   type How,
   type Id,
+  type Journey,
   type LinkCase,
   type ListBody,
   type MotionKind,

@@ -16,7 +16,7 @@ export interface AddressRow extends ScreenAddress {
 }
 
 /** An address of a pattern, with 3 for every param: a number, so that it fits where digits are asked for. */
-const sampleOf = (pattern: Pattern): string =>
+export const sampleOf = (pattern: Pattern): string =>
   fillPattern(pattern, Object.fromEntries(pattern.names.map((name) => [name, "3"]))) ?? "/";
 
 /** Every address of the frame, in the order of its screens. */

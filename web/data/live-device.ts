@@ -1,10 +1,16 @@
 import {
+  type Facts,
   type Frame,
   type Id,
+  isStuck,
   landed,
+  lensOf,
+  nameOf,
   type NavigationEvent,
+  noRenames,
   type Renames,
   type State,
+  topOf,
   type Trial,
   type View,
 } from "../../core/index.js";
@@ -21,12 +27,15 @@ import {
 } from "./device.js";
 import { External } from "./external.js";
 import { keepState, readKeptState } from "./kept-state.js";
+import { noTrail, pointIn, type Trail, trailAfter, trailCarried } from "./trail.js";
 
 /** The live device, as it is shown. */
 export interface Live {
   device: Device;
   /** The companion shows a device for each target. */
   sideBySide: boolean;
+  /** Everything that happened to the device since the page was opened. */
+  trail: Trail;
 }
 
 /** The device as this window left it, as far as the frame still has its place. */
@@ -48,7 +57,20 @@ export class LiveDevice extends External<Live> {
     private readonly frame: () => Frame,
     given: Partial<View>,
   ) {
-    super({ device: startedOn(frame(), id, given), sideBySide: false });
+    super({ device: startedOn(frame(), id, given), sideBySide: false, trail: noTrail });
+    this.put(this.get().device);
+  }
+
+  /** The device becomes this one; what led there joins the trail. */
+  private put(device: Device): void {
+    const { trail, device: before } = this.get();
+    const frame = this.frame();
+    const topName = (state: State, view: View): string => {
+      if (state.outside || isStuck(state)) return "";
+      const top = topOf(lensOf(frame, view), state.root);
+      return nameOf(frame, top.node, top.params);
+    };
+    this.set({ device, trail: trailAfter(trail, before, { frame, device, topName, time: performance.now() }) });
   }
 
   /** The device as it is, with nothing told of what led there. */
@@ -58,13 +80,13 @@ export class LiveDevice extends External<Live> {
 
   /** An event on the device, or on another one that shows the same state: the view says in which it happened. */
   readonly send = (event: NavigationEvent, view?: View): void => {
-    this.set({ device: withEvent(this.frame(), this.device, event, view) });
+    this.put(withEvent(this.frame(), this.device, event, view));
   };
 
   /** Launches the app anew; facts that last stay. */
   relaunch(): void {
     const { view, at } = this.device;
-    this.set({ device: newDevice(this.frame(), view, lastingFacts(this.frame(), at.state)) });
+    this.put(newDevice(this.frame(), view, lastingFacts(this.frame(), at.state)));
   }
 
   /** Follows a link as it is tried: in an app that starts by it, or that has just been launched, with these facts. */
@@ -72,28 +94,45 @@ export class LiveDevice extends External<Live> {
     const frame = this.frame();
     const { view } = this.device;
     const landing = () => deviceAt(view, landed(frame, view, facts), this.device.reasons);
-    this.set({
-      device:
-        start === "cold"
-          ? linkedDevice(frame, view, facts, url)
-          : withEvent(frame, landing(), { do: "link", url, start }),
-    });
+    this.put(
+      start === "cold"
+        ? linkedDevice(frame, view, facts, url)
+        : withEvent(frame, landing(), { do: "link", url, start }),
+    );
   }
 
   /** Brings the device to a screen, as a person would come. */
   putOn(id: Id): void {
-    this.set({ device: putOn(this.frame(), this.device, id) });
+    this.put(putOn(this.frame(), this.device, id));
   }
 
   /** Puts the device where a route starts and goes along it. */
   goAlong(start: State, events: readonly NavigationEvent[]): void {
     const { view, reasons } = this.device;
-    this.set({ device: withEvents(this.frame(), deviceAt(view, start, reasons), events) });
+    this.put(withEvents(this.frame(), deviceAt(view, start, reasons), events));
   }
 
+  /** The device becomes another, or is turned: that happens to the app, and so joins the trail. */
   setView(given: Partial<View>): void {
-    const { device } = this;
-    this.set({ device: withFrame(this.frame(), { ...device, view: { ...device.view, ...given } }) });
+    const { width, height } = this.device.view;
+    this.send({ do: "view", width, height, ...given });
+  }
+
+  /** Puts the device back to a point of the trail, as far as the frame still has it. */
+  goTo(id: number): void {
+    const { trail } = this.get();
+    const point = pointIn(trail, id);
+    if (!point) return;
+    const frame = this.frame();
+    const was = deviceAt(point.view, point.state, point.reasons);
+    const device = point.frame === frame ? was : withFrame(frame, was, noRenames, point.frame);
+    this.set({ device, trail: trailCarried({ ...trail, at: id }, frame, device.at.state) });
+  }
+
+  /** Launches the app as a journey does. */
+  launchAs(view: View, facts: Facts, url?: string): void {
+    const frame = this.frame();
+    this.put(url === undefined ? newDevice(frame, view, facts) : linkedDevice(frame, view, facts, url));
   }
 
   showAllTargets(sideBySide: boolean): void {
@@ -102,7 +141,8 @@ export class LiveDevice extends External<Live> {
 
   /** Goes on with the frame as it was edited. */
   carryOver(before: Frame, frame: Frame, renamed: Renames): void {
-    this.set({ device: withFrame(frame, this.device, renamed, before) });
+    const device = withFrame(frame, this.device, renamed, before);
+    this.set({ device, trail: trailCarried(this.get().trail, frame, device.at.state) });
   }
 
   /** Keeps in this window where the device is, for the next time. */

@@ -1,0 +1,120 @@
+import { unlike, type Unlike } from "../links/expect.js";
+import { equal } from "../frame/equal.js";
+import { readEvent } from "../navigate/read-event.js";
+import type { Facts, Id, Journey, JourneyStep } from "../frame/parts.js";
+import type { Frame } from "../frame/types.js";
+import { type View, viewOf } from "../frame/view.js";
+import type { NavigationEvent } from "../navigate/event.js";
+import type { State } from "../navigate/state.js";
+import { launch, type Step, step, viewAfter } from "../navigate/step.js";
+import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
+import { idFrom } from "../edit/naming.js";
+
+/** One event as it was done: in which view, and what it came to. */
+export interface RecordedStep {
+  event: NavigationEvent;
+  /** The view it happened in. */
+  seenIn: View;
+  /** The device after it. */
+  view: View;
+  state: State;
+}
+
+/** What has to be seen after a step: the screen with its params, and what Back does from there. */
+const seeOf = (frame: Frame, view: View, state: State): JourneyStep["see"] => {
+  const { top, params, back, outside }: Snapshot = snapshotOf(frame, view, { state, moves: [], notes: [] });
+  return outside ? { outside } : { top, ...(Object.keys(params).length > 0 && { params }), back };
+};
+
+const viewEvent = (view: View): NavigationEvent => {
+  const { width, height, target, calm, rtl, insets, hinge = null, cuts = [] } = view;
+  return { do: "view", width, height, target, calm, rtl, insets, hinge, cuts };
+};
+
+const eventStep = (event: NavigationEvent, see?: JourneyStep["see"]): JourneyStep => ({
+  event: { ...event },
+  ...(see && { see }),
+});
+
+/** An id for a journey that no other has. */
+export const freeJourneyId = (frame: Frame, name: string): Id =>
+  idFrom(name, (id) => (frame.journeys ?? []).some((journey) => journey.id === id));
+
+/** The facts that are not as at a launch; undefined where none is. */
+const unusualFacts = (frame: Frame, { facts }: State): Facts | undefined => {
+  const usual = launch(frame, viewOf(frame)).state.facts;
+  const other = Object.entries(facts).filter(([id, is]) => usual[id] !== is);
+  return other.length ? Object.fromEntries(other) : undefined;
+};
+
+/** Whether a state is one that the app is launched in: a journey begins at none other. */
+export const isLaunch = (frame: Frame, view: View, state: State): boolean =>
+  equal(launch(frame, view, state.facts).state, state);
+
+/** A way that was gone from a launch, as a journey: its events with what has to be seen after each. Where one happened in another view, that stands before it. */
+export const journeyOf = (
+  frame: Frame,
+  id: Id,
+  name: string,
+  start: { state: State; view: View },
+  steps: readonly RecordedStep[],
+): Journey => {
+  const facts = unusualFacts(frame, start.state);
+  let seenIn = start.view;
+  const made: JourneyStep[] = [];
+  for (const each of steps) {
+    if (!equal(seenIn, each.seenIn)) made.push(eventStep(viewEvent(each.seenIn)));
+    made.push(eventStep(each.event, seeOf(frame, each.view, each.state)));
+    seenIn = viewAfter(frame, each.seenIn, each.event);
+  }
+  const { insets, hinge, cuts, calm, rtl, ...size } = start.view;
+  const own = { ...(calm && { calm }), ...(rtl && { rtl }), ...(hinge && { hinge }), ...(cuts && { cuts }) };
+  const hasInsets = Object.values(insets).some((inset) => inset > 0);
+  const view = { ...size, ...own, ...(hasInsets && { insets }) };
+  return { id, name, view, ...(facts && { facts }), steps: made };
+};
+
+/** One step of a journey as it comes out now. */
+export interface PlayedStep {
+  event: NavigationEvent;
+  view: View;
+  before: State;
+  step: Step;
+  /** Empty where all is seen that has to be. */
+  unlike: Unlike[];
+}
+
+/** A journey as it comes out now; null where it cannot be read. */
+export interface PlayedJourney {
+  view: View;
+  start: Step;
+  steps: PlayedStep[];
+  /** A step that is no event, with its place; what follows it is not played. */
+  broken: { at: number; says: string } | null;
+}
+
+/** The view a journey begins in. */
+export const viewOfJourney = (frame: Frame, { view }: Journey): View => viewOf(frame, view as Partial<View>);
+
+/** Plays a journey from its launch, and holds what is seen against what was to be. */
+export const playJourney = (frame: Frame, journey: Journey): PlayedJourney => {
+  let view = viewOfJourney(frame, journey);
+  const start = launch(frame, view, journey.facts, journey.url);
+  const played: PlayedJourney = { view, start, steps: [], broken: null };
+  let { state } = start;
+  for (const [at, { event: given, see }] of journey.steps.entries()) {
+    const read = readEvent(given);
+    if (!read.ok) {
+      played.broken = { at, says: `received ${read.fault.received}, expected ${read.fault.expected}` };
+      break;
+    }
+    const { event } = read;
+    const done = step(frame, view, state, event);
+    const after = viewAfter(frame, view, event);
+    const found = see ? unlike(snapshotOf(frame, after, done), see) : [];
+    played.steps.push({ event, view, before: state, step: done, unlike: found });
+    view = after;
+    ({ state } = done);
+  }
+  return played;
+};
