@@ -169,6 +169,7 @@ export {
   type NodeKind,
   type Opens,
   type Only,
+  opensChoices,
   optionsOf,
   optionsOfForm,
   pairAt,

@@ -73,6 +73,7 @@ export {
   motionChoices,
   fieldsIn,
   type NodeKind,
+  opensChoices,
   optionsOf,
   optionsOfForm,
   type NodeKey,

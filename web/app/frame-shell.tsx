@@ -85,7 +85,9 @@ const Links = later(() => import("../places/links/links.js"));
 
 const Sizes = later(() => import("../places/sizes/sizes.js"));
 
-const shown: Record<PlaceId, ReactNode> = { plan: <Plan />, links: <Links />, sizes: <Sizes /> };
+const StatePlace = later(() => import("../places/state/state.js"));
+
+const shown: Record<PlaceId, ReactNode> = { plan: <Plan />, links: <Links />, sizes: <Sizes />, state: <StatePlace /> };
 
 function Workplace() {
   useEffect(() => {

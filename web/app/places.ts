@@ -6,6 +6,7 @@ export const places = [
   { id: "plan", label: "Plan", says: "the structure" },
   { id: "links", label: "Links", says: "addresses and what they open" },
   { id: "sizes", label: "Sizes", says: "every size at once, and what differs" },
+  { id: "state", label: "State", says: "what each tab holds, and what survives" },
 ] as const;
 
 export type PlaceId = (typeof places)[number]["id"];
@@ -17,7 +18,12 @@ const ownDevices: readonly PlaceId[] = ["sizes"];
 export const hasOwnDevices = (place: PlaceId): boolean => ownDevices.includes(place);
 
 /** What of a page's address belongs to one place alone, and stays behind when another is gone to. */
-const own: Record<PlaceId, readonly string[]> = { plan: ["panel"], links: ["link", "start", "with"], sizes: [] };
+const own: Record<PlaceId, readonly string[]> = {
+  plan: ["panel"],
+  links: ["link", "start", "with"],
+  sizes: [],
+  state: [],
+};
 
 /** The address of a place of the open frame, with the choice and the view that are there now. */
 export const usePlaceAddress = (): ((to: PlaceId, more?: Record<string, string>) => string) => {

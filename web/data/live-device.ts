@@ -5,7 +5,6 @@ import {
   isStuck,
   landed,
   lensOf,
-  nameOf,
   type NavigationEvent,
   noRenames,
   type Renames,
@@ -65,12 +64,9 @@ export class LiveDevice extends External<Live> {
   private put(device: Device): void {
     const { trail, device: before } = this.get();
     const frame = this.frame();
-    const topName = (state: State, view: View): string => {
-      if (state.outside || isStuck(state)) return "";
-      const top = topOf(lensOf(frame, view), state.root);
-      return nameOf(frame, top.node, top.params);
-    };
-    this.set({ device, trail: trailAfter(trail, before, { frame, device, topName, time: performance.now() }) });
+    const topIn = (state: State, view: View): Id =>
+      state.outside || isStuck(state) ? "" : topOf(lensOf(frame, view), state.root).node;
+    this.set({ device, trail: trailAfter(trail, before, { frame, device, topIn, time: performance.now() }) });
   }
 
   /** The device as it is, with nothing told of what led there. */

@@ -1,4 +1,4 @@
-import { equal, type Frame, type NavigationEvent, type State, type View } from "../../core/index.js";
+import { equal, type Frame, type Id, type NavigationEvent, type State, type View } from "../../core/index.js";
 import type { Device } from "./device.js";
 
 /** One point of the trail: the state an event came to, or one the device was put on. */
@@ -8,7 +8,7 @@ export interface TrailPoint {
   from: number | null;
   /** What happened, and on which screen; null where the device was put there. */
   event: NavigationEvent | null;
-  on: string;
+  on: Id;
   /** The view it happened in, and the one the device has after it. */
   seenIn: View;
   view: View;
@@ -65,19 +65,19 @@ const goesOn = (last: TrailPoint | undefined, event: NavigationEvent, trail: Tra
 interface Happened {
   frame: Frame;
   device: Device;
-  /** The name of the screen that is on top in a state. */
-  topName: (state: State, view: View) => string;
+  /** The screen that is on top in a state; empty where none is. */
+  topIn: (state: State, view: View) => Id;
   time: number;
 }
 
 /** The trail after what a device did last: a point for each of its steps, and one where it was put somewhere else. */
-export const trailAfter = (trail: Trail, before: Device, { frame, device, topName, time }: Happened): Trail => {
+export const trailAfter = (trail: Trail, before: Device, { frame, device, topIn, time }: Happened): Trail => {
   const { view, reasons, steps, at } = device;
   const putAt = (state: State, from: number | null, seenIn: View, why: readonly string[]): Trail =>
     withPoint(trail, {
       from,
       event: null,
-      on: topName(state, seenIn),
+      on: topIn(state, seenIn),
       seenIn,
       view: seenIn,
       state,
@@ -99,7 +99,7 @@ export const trailAfter = (trail: Trail, before: Device, { frame, device, topNam
     const made: Omit<TrailPoint, "id"> = {
       from: merged && last ? last.from : next.at,
       event,
-      on: topName(was, seenIn),
+      on: topIn(was, seenIn),
       seenIn,
       view: isLast ? view : seenIn,
       state: step.state,
