@@ -76,7 +76,7 @@ describe("play", () => {
     );
     expect(code).toBe(0);
     const [first] = JSON.parse(out);
-    expect(first).toMatchObject({ facts: { signedIn: true, member: true }, back: ["stay"], bars: [{ face: "panel" }] });
+    expect(first).toMatchObject({ facts: { signedIn: true, member: true }, back: ["stay"], bars: [{ face: "rail" }] });
     expect(first.regions[0]).toEqual({ role: "content", node: "plots", x: 240, y: 50, width: 760, height: 650 });
   });
   test("starts by a link, with facts", async () => {

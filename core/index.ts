@@ -16,7 +16,7 @@ export {
   type TargetTrouble,
   targetTrouble,
 } from "./arrange/index.js";
-export { type ChangeOfMind, changesOfMind, settingDeed } from "./change/index.js";
+export { askingFirst, type ChangeOfMind, changesOfMind, settingDeed } from "./change/index.js";
 export {
   applyEach,
   applyEdit,
@@ -243,6 +243,7 @@ export {
   isStuck,
   launch,
   type NavigationEvent,
+  type ViewChange,
   readEvent,
   refit,
   type ScreenEntry,

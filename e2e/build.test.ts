@@ -179,7 +179,7 @@ describe.each([
     await me.waitTop("rows");
     await hand.press('[data-device] [data-row="2"]');
     await me.waitTop("row");
-    expect(await me.ladder()).toEqual(["Row 2", "Rows", "First", "leaves the app"]);
+    expect(await me.ladder()).toEqual(["Row 2", "Rows", "First", "leaves"]);
 
     // a full-screen flow, closed from inside
     await hand.choose("me", "screen me");

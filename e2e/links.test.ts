@@ -60,21 +60,21 @@ test("a link while signed out leads to the sign-in and on to its screen with its
   await me.press("button", "cold");
   await me.read('[aria-label="Waiting"]', "Bed 2 waits for Signed in: yes");
   expect(await me.top()).toBe("welcome");
-  expect(await me.ladder()).toEqual(["Welcome", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Welcome", "leaves"]);
   await act("toSignIn");
   await me.waitTop("welcome");
   await me.read("[data-device]", "The word on the shed door");
   await act("enter");
   await me.waitTop("bed");
-  expect(await me.ladder()).toEqual(["Bed 2", "Plot 3", "Plots", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Bed 2", "Plot 3", "Plots", "leaves"]);
   expect(await value(line)).toBe("/plots/3/beds/2");
   // the same link again, and the page anew: the same ladder
   await me.press("button", "cold");
   await me.read('[aria-label="Why"]', "The app started by the link, on Bed 2, laid on Plots, Plot");
-  expect(await me.ladder()).toEqual(["Bed 2", "Plot 3", "Plots", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Bed 2", "Plot 3", "Plots", "leaves"]);
   await me.page.reload();
   await me.waitTop("bed");
-  expect(await me.ladder()).toEqual(["Bed 2", "Plot 3", "Plots", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Bed 2", "Plot 3", "Plots", "leaves"]);
   for (const screen of ["plot", "plots"]) {
     await me.press("aside button", "Back");
     await me.waitTop(screen);
@@ -92,7 +92,7 @@ test("signing out from deep inside shows the welcome and nothing behind it", asy
   await me.waitTop("bed");
   await me.click('[aria-label="Facts"] [role="switch"]');
   await me.waitTop("welcome");
-  expect(await me.ladder()).toEqual(["Welcome", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Welcome", "leaves"]);
   await me.read('[aria-label="Why"]', "Home was taken out: it needs Signed in: yes");
   // by the app's own button as well
   await me.click('[aria-label="Facts"] [role="switch"]');
@@ -101,7 +101,7 @@ test("signing out from deep inside shows the welcome and nothing behind it", asy
   await me.waitTop("me");
   await act("signOut");
   await me.waitTop("welcome");
-  expect(await me.ladder()).toEqual(["Welcome", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Welcome", "leaves"]);
   // the system ends the app: it comes back, signed out
   await me.press("aside button", "end it");
   await me.read('[aria-label="Why"]', "The system ended the app. It comes back on Welcome");
@@ -289,7 +289,7 @@ test("asking to sign in is one change of mind, and the plan shows who can come w
   await act("signIn");
   await me.click('[data-device] [data-screen="signIn"] [data-action="signIn"]');
   await me.waitTop("first");
-  expect(await me.ladder()).toEqual(["First", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["First", "leaves"]);
   // its needs stand on the bench, with what becomes of a person who has them not
   await me.read('section[aria-label="Needs"]', "Signed in: no: Welcome instead, and");
   await me.keys("Control+z");

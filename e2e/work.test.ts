@@ -62,7 +62,7 @@ test("a developer plans, runs it at once, and finds everything again", async () 
   await me.click(action("harvest"));
   await me.waitTop("harvest");
   expect(await me.count(bar)).toBe(1);
-  expect(await me.ladder()).toEqual(["Harvest", "Plots", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Harvest", "Plots", "leaves"]);
   await me.read('[aria-label="Why"]', "The bar stays");
 
   // drag it out beside the hub: what a drop would do is said before it is done, and Escape gives it up
@@ -202,7 +202,7 @@ test("the device is worked by hand: rows, tabs, scroll, header Back, system Back
   await me.waitTop("plot");
   await me.click("[data-device] [data-row='2']");
   await me.waitTop("bed");
-  expect(await me.ladder()).toEqual(["Bed 2", "Plot 4", "Plots", "leaves the app"]);
+  expect(await me.ladder()).toEqual(["Bed 2", "Plot 4", "Plots", "leaves"]);
   await me.click("[data-device] [data-back]");
   await me.waitTop("plot");
   // scrolled, left and come back to: the place is kept

@@ -18,8 +18,8 @@ export const endWords = {
   foot: { left: "out of the app", stays: "nothing goes back", round: "round for ever" },
   /** As the last of a list of places. */
   listed: { left: "out of the app", stays: "stays", round: "goes round" },
-  /** As what the next Back does. */
-  does: { left: "leaves the app", stays: "nothing goes back", round: "goes round for ever" },
+  /** As what the next Back does, in one word. */
+  step: { left: "leaves", stays: "stays", round: "round" },
 } satisfies Record<string, Ends>;
 
 /** What Back does, as a row of names with its end. */

@@ -99,7 +99,7 @@ test("what a person does is said in few words, by what stands on the screen", ()
   expect(said({ do: "tab", to: "c" })).toBe("tab Both");
   expect(said({ do: "menu" })).toBe("open the menu");
   expect([said({ do: "back" }), said({ do: "up" }), said({ do: "dismiss" })]).toEqual(["Back", "up", "dismiss"]);
-  expect([said({ do: "wait", ms: 400 }), said({ do: "return" })]).toEqual(["wait 400 ms", "return"]);
+  expect([said({ do: "wait", ms: 400 }), said({ do: "return" })]).toEqual(["wait 400 ms", "come back"]);
 });
 
 describe("what becomes of a person who has not what a need asks for", () => {

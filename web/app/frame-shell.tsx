@@ -16,6 +16,7 @@ import { useChosenInAddress } from "./place.js";
 import { hasOwnDevices, isPlace, type PlaceId, places, usePlace } from "./places.js";
 import { Said } from "./said.js";
 import { TopLine } from "./top-line.js";
+import { useFullDevice } from "./use-full-device.js";
 import { useUndoKeys } from "./undo-keys.js";
 import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
 
@@ -106,6 +107,7 @@ function Workplace() {
   const [at] = usePlace();
   const folds = hasOwnDevices(at) ? "own" : "beside";
   const fold = (is: boolean) => setFolded((now) => ({ ...now, [folds]: is }));
+  const [isFull, setFull] = useFullDevice();
   const place = useMemo(() => shown[at], [at]);
   const placeName = places.find(({ id }) => id === at)?.label ?? at;
   const frame = useEditing((edited) => edited.frame);
@@ -120,17 +122,20 @@ function Workplace() {
         {/* on the plan it is told by the bench, where one works */}
         {at !== "plan" && <Said />}
       </Part>
-      <div className="flex min-h-0 grow">
-        <Part name={`The place ${placeName}`} of={frame} className="grow">
-          <Suspense fallback={<div className="grow" />}>{place}</Suspense>
-        </Part>
-        {isFolded[folds] ? (
+      <div className="relative flex min-h-0 grow">
+        {/* under a device that fills the window the place goes on as it is, out of sight */}
+        <div inert={isFull} className={isFull ? "invisible absolute inset-0 flex" : "contents"}>
+          <Part name={`The place ${placeName}`} of={frame} className="grow">
+            <Suspense fallback={<div className="grow" />}>{place}</Suspense>
+          </Part>
+        </div>
+        {isFolded[folds] && !isFull ? (
           <div className="flex w-11 shrink-0 flex-col items-center border-l border-ink pt-2.5">
             <Button tone="quiet" icon="arrow-line-left" aria-label="Unfold the companion" onClick={() => fold(false)} />
           </div>
         ) : (
           <Part name="The companion" of={frame} className="w-80 shrink-0 border-l border-ink">
-            <Companion onFold={() => fold(true)} />
+            <Companion isFull={isFull} onFull={setFull} onFold={() => fold(true)} />
           </Part>
         )}
       </div>

@@ -3,10 +3,13 @@ import { backEvent, ladderOf, targetsOf } from "../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 import { Button } from "../parts/button.js";
 import { type Size, useSize } from "../parts/use-size.js";
+import { CompanionEdge } from "./companion-edge.js";
+import { type CompanionWidths, shapeOf, useCompanionWidth } from "./companion-size.js";
 import { AddressLine } from "./address-line.js";
 import { DeviceFigure, type Ghost } from "./device-figure.js";
 import { FactSwitches } from "./fact-switches.js";
 import { HandsLine } from "./hands-line.js";
+import { LostMend } from "./lost-mend.js";
 import { LadderLine } from "./ladder-line.js";
 import { SizeLine } from "./size-line.js";
 import { WaitingLine } from "./waiting-line.js";
@@ -14,6 +17,8 @@ import { WaitingLine } from "./waiting-line.js";
 /** Between devices, px; and what is written above and below each, px. */
 const gap = 12;
 const captions = 78;
+/** From this width on what goes with an upright device stands beside it, px. */
+const wideEnough = 540;
 
 /** How large devices beside each other can be, never larger than they are. */
 const scaleIn = (room: Size | null, { width, height }: Size, count: number): number =>
@@ -21,15 +26,45 @@ const scaleIn = (room: Size | null, { width, height }: Size, count: number): num
     ? Math.min((room.width - gap * (count - 1)) / count / width, (room.height - (count > 1 ? captions : 0)) / height, 1)
     : 0;
 
+/**
+ * Where what goes with the device stands: in a column before it, over and beside it, or over and under it, so that the
+ * device has as much of the room as it can fill.
+ */
+type Layout = "before" | "around" | "under";
+
+const layoutOf = (shape: keyof CompanionWidths, width: number, isFull: boolean): Layout => {
+  if (shape === "wide" && !isFull) return "under";
+  return isFull || width >= wideEnough ? "before" : "around";
+};
+
+const layouts: Readonly<Record<Layout, string>> = {
+  before:
+    "grid-cols-[220px_minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)] [grid-template-areas:'head_device'_'ladder_device'_'why_device']",
+  around:
+    "grid-cols-[minmax(0,1fr)_92px] grid-rows-[auto_minmax(0,1fr)_auto] [grid-template-areas:'head_head'_'device_ladder'_'why_why']",
+  under:
+    "grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_auto_minmax(60px,1fr)] [grid-template-areas:'head'_'device'_'ladder'_'why']",
+};
+
+export interface CompanionProps {
+  isFull: boolean;
+  onFull: (isFull: boolean) => void;
+  onFold: () => void;
+}
+
 /** The live device, what Back will do from where it is, and why the last thing happened. */
-export function Companion({ onFold }: { onFold: () => void }) {
+export function Companion({ isFull, onFull, onFold }: CompanionProps) {
   const { live } = useOpenFrame();
   const frame = useEditing((edited) => edited.frame);
   const { view, at, reasons } = useLive((now) => now.device);
   const { state } = at;
   const all = useLive((now) => now.sideBySide) && targetsOf(frame).length > 1;
   const [room, size] = useSize();
+  const [whole, wholeSize] = useSize();
   const [hovered, setHovered] = useState<number | null>(null);
+  const shape = shapeOf(view, all);
+  const edge = useCompanionWidth(shape);
+  const layout = layoutOf(shape, edge.width, isFull);
 
   const ladder = useMemo(() => (state.outside ? null : ladderOf(frame, view, state)), [frame, view, state]);
   const after = hovered === null ? undefined : ladder?.rungs[hovered]?.state;
@@ -46,44 +81,74 @@ export function Companion({ onFold }: { onFold: () => void }) {
       if (event) live.send(event);
     }
   };
+  // under a wide device stands what goes with it, and no empty column: the device is as high as it is drawn
+  const roomUnder = size && wholeSize && { width: size.width, height: wholeSize.height - underneath };
+  const scale = scaleIn(layout === "under" ? roomUnder : size, view, views.length);
 
   return (
     <aside
+      ref={whole}
       aria-label="Companion"
-      className={`flex shrink-0 flex-col gap-2.5 border-l border-ink bg-page p-3.5 pt-2.5 ${all ? "w-[min(590px,50vw)]" : "w-[322px]"}`}
+      data-layout={layout}
+      onKeyDown={(event) => {
+        if (event.key === "Escape" && state.asking) live.send({ do: "answer", leave: false });
+      }}
+      className={`relative grid min-h-0 shrink-0 gap-x-3 gap-y-2.5 border-l border-ink bg-page p-3.5 pt-2.5 ${layouts[layout]} ${isFull ? "grow" : ""}`}
+      style={isFull ? undefined : { width: edge.width }}
     >
-      <div className="flex items-start gap-1">
-        <AddressLine />
-        <Button tone="quiet" icon="arrow-line-right" aria-label="Fold the companion away" onClick={onFold} />
-      </div>
-      <SizeLine frame={frame} view={view} all={all} />
-      <FactSwitches />
-      <div ref={room} className="flex min-h-60 grow items-start justify-center gap-3 overflow-hidden">
-        {views.map((each) => (
-          <DeviceFigure
-            key={each.target}
-            {...{ frame, view: each, state, ghost, named: all, scale: scaleIn(size, view, views.length) }}
+      {!isFull && <CompanionEdge {...edge} />}
+      <div className="flex min-w-0 flex-col gap-2.5 [grid-area:head]">
+        <div className="flex items-start gap-1">
+          <AddressLine />
+          <Button
+            tone="quiet"
+            icon={isFull ? "arrows-in" : "arrows-out"}
+            aria-label={isFull ? "The device beside the place" : "The device as large as the window allows"}
+            title={isFull ? "Beside the place again (Alt Enter)" : "As large as the window allows (Alt Enter)"}
+            onClick={() => onFull(!isFull)}
           />
+          {!isFull && (
+            <Button tone="quiet" icon="arrow-line-right" aria-label="Fold the companion away" onClick={onFold} />
+          )}
+        </div>
+        <SizeLine frame={frame} view={view} all={all} />
+        <FactSwitches />
+      </div>
+      <div
+        ref={room}
+        className="flex min-h-0 min-w-0 items-start justify-center gap-3 overflow-hidden [grid-area:device]"
+        style={layout === "under" ? { height: view.height * scale + (all ? captions : 0) } : undefined}
+      >
+        {views.map((each) => (
+          <DeviceFigure key={each.target} {...{ frame, view: each, state, ghost, named: all, scale }} />
         ))}
       </div>
-      <WaitingLine frame={frame} state={state} />
-      {ladder ? (
-        <LadderLine {...{ frame, view, state, ladder, onHover: setHovered, onClimb: climb }} />
-      ) : (
-        <div className="h-14.5" />
-      )}
-      <div className="flex flex-col gap-1.5 border-t border-rule pt-2">
-        <HandsLine frame={frame} view={view} isOutside={state.outside} />
-        <Why reasons={reasons} />
+      <div
+        className={`flex min-h-0 min-w-0 gap-2 [grid-area:ladder] ${layout === "under" ? "flex-col" : "flex-col overflow-y-auto"}`}
+      >
+        {ladder && (
+          <LadderLine
+            {...{ frame, view, state, ladder, onHover: setHovered, onClimb: climb, isColumn: layout !== "under" }}
+          />
+        )}
+        <HandsLine frame={frame} view={view} isOutside={state.outside} isColumn={layout === "around"} />
+      </div>
+      <div className="flex min-h-0 flex-col gap-1.5 border-t border-rule pt-2 [grid-area:why]">
+        <WaitingLine frame={frame} state={state} />
+        <LostMend frame={frame} />
+        <Why reasons={reasons} isShort={layout === "around"} />
       </div>
     </aside>
   );
 }
 
+/** What stands over and under a wide device, px. */
+const underneath = 300;
+
 /** Why the last thing happened; its first sentence is the news. */
-function Why({ reasons }: { reasons: readonly string[] }) {
+function Why({ reasons, isShort }: { reasons: readonly string[]; isShort: boolean }) {
   return (
-    <ul aria-label="Why" aria-live="polite" className="h-15 min-w-0 overflow-auto">
+    <ul aria-label="Why" aria-live="polite" className={`min-w-0 overflow-auto ${isShort ? "h-11" : "min-h-15 grow"}`}>
       {reasons.map((reason, i) => (
         <li key={i} className={i === 0 ? "" : "mt-1 text-ink-2"}>
           {reason}

@@ -7,14 +7,16 @@ export interface HandsLineProps {
   view: View;
   /** The person has left the app. */
   isOutside: boolean;
+  /** One under the other, beside the device. */
+  isColumn: boolean;
 }
 
 /** What a hand does with the whole device: the target's own way back, the end of the app, its launch. */
-export function HandsLine({ frame, view, isOutside }: HandsLineProps) {
+export function HandsLine({ frame, view, isOutside, isColumn }: HandsLineProps) {
   const { live } = useOpenFrame();
   const target = targetIn(frame, view);
   return (
-    <div className="flex items-center gap-1">
+    <div className={isColumn ? "mt-auto flex flex-col items-stretch gap-1" : "flex flex-wrap items-center gap-1"}>
       {hasSystemBack(target) ? (
         <Button
           icon="arrow-u-up-left"

@@ -19,6 +19,8 @@ export interface LadderLineProps {
   /** The step that is pointed at, from 0; null when none is. */
   onHover: (step: number | null) => void;
   onClimb: (steps: number) => void;
+  /** One under the other, beside the device. */
+  isColumn: boolean;
 }
 
 const most = 9;
@@ -33,14 +35,20 @@ const topName = (frame: Frame, lens: Lens, state: State): string => {
 };
 
 /** The ladder: where the device is, then each next Back by number, down to the end. */
-export function LadderLine({ frame, view, state, ladder, onHover, onClimb }: LadderLineProps) {
+export function LadderLine({ frame, view, state, ladder, onHover, onClimb, isColumn }: LadderLineProps) {
   const lens = lensOf(frame, view);
   const cut = ladder.rungs.length > most;
   const rungs = cut ? ladder.rungs.slice(0, most - 1) : ladder.rungs;
-  const step = "flex h-6.5 max-w-40 items-center gap-1.5 truncate border px-1.5";
+  const step = `flex h-6.5 items-center gap-1.5 truncate border px-1.5 ${isColumn ? "w-full" : "max-w-40"}`;
   return (
     <section aria-label="What Back will do">
-      <ol className="flex h-14.5 flex-wrap content-start items-center gap-x-1 gap-y-1 overflow-y-auto">
+      <ol
+        className={
+          isColumn
+            ? "flex flex-col items-stretch gap-1"
+            : "flex max-h-14.5 flex-wrap content-start items-center gap-x-1 gap-y-1 overflow-y-auto"
+        }
+      >
         <li className="pr-1 font-semibold">Back</li>
         <li className={`${step} rounded-sm border-petrol bg-petrol-soft font-semibold`} aria-current="step">
           {topName(frame, lens, state)}
@@ -67,7 +75,7 @@ export function LadderLine({ frame, view, state, ladder, onHover, onClimb }: Lad
           className={`${step} rounded-sm border-dashed ${isTrap(lens, state, ladder) ? "border-clay text-clay" : "border-field text-ink-2"}`}
         >
           <span className="mono">{ladder.rungs.length + 1}</span>
-          {endWords.does[ladder.end]}
+          {endWords.step[ladder.end]}
         </li>
       </ol>
     </section>

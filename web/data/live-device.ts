@@ -12,6 +12,7 @@ import {
   topOf,
   type Trial,
   type View,
+  type ViewChange,
 } from "../../core/index.js";
 import {
   type Device,
@@ -109,7 +110,7 @@ export class LiveDevice extends External<Live> {
   }
 
   /** The device becomes another, or is turned: that happens to the app, and so joins the trail. */
-  setView(given: Partial<View>): void {
+  setView(given: Partial<ViewChange>): void {
     const { width, height } = this.device.view;
     this.send({ do: "view", width, height, ...given });
   }

@@ -12,7 +12,7 @@ export interface CheckProps {
 export function Check({ checked, onChange, children, disabled }: CheckProps) {
   const id = useId();
   return (
-    <div className="flex items-center gap-2">
+    <div className="flex min-h-6 items-center gap-2">
       <Checkbox.Root
         id={id}
         checked={checked}

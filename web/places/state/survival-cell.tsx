@@ -29,7 +29,7 @@ export interface SurvivalCellProps {
 
 const looks: Readonly<Record<Fate, { icon: string; word: string; tone: string }>> = {
   kept: { icon: "check", word: "kept", tone: "" },
-  lost: { icon: "x", word: "lost", tone: "bg-clay-soft text-clay" },
+  lost: { icon: "x", word: "lost", tone: "bg-clay-soft" },
   moved: { icon: "arrow-right", word: "moved", tone: "bg-plate-0" },
   asked: { icon: "question", word: "asked", tone: "bg-petrol-soft" },
   none: { icon: "", word: "none there", tone: "" },
@@ -52,10 +52,12 @@ export function SurvivalCellButton(props: SurvivalCellProps) {
           aria-label={`${row.says}, ${cell.piece}: ${word} ${says}`}
           className="flex h-9.5 w-full items-center gap-2 px-2 text-left hover:outline-2 hover:-outline-offset-2 hover:outline-petrol data-[state=open]:outline-2 data-[state=open]:-outline-offset-2 data-[state=open]:outline-petrol"
         >
-          <Icon name={icon} size={15} className="shrink-0" />
+          <Icon name={icon} size={15} className={`shrink-0 ${cell.fate === "lost" ? "text-clay" : ""}`} />
           <span className="min-w-0 leading-tight">
-            <span className={cell.fate === "kept" ? "" : "font-semibold"}>{word}</span>
-            {says && <span className="block truncate text-[12px] text-ink-2">{says}</span>}
+            <span className={cell.fate === "kept" ? "" : "font-semibold"}>{word}</span>{" "}
+            {says && (
+              <span className={`block truncate text-[12px] ${cell.fate === "lost" ? "" : "text-ink-2"}`}>{says}</span>
+            )}
           </span>
         </Popover.Trigger>
         <PopBox label={`${row.says}, ${cell.piece}`} side="bottom" className="flex w-82 flex-col gap-2 p-3">

@@ -66,7 +66,7 @@ export function Survival({ frame, view, state }: SurvivalProps) {
           </>
         )}
         <span className="grow" />
-        <span role="status" className={lost > 0 ? "font-semibold text-clay" : "text-ink-2"}>
+        <span role="status" className={lost > 0 ? "rounded-sm bg-clay-soft px-1.5 font-semibold" : "text-ink-2"}>
           {lost > 0 ? `! ${lost} lost` : "nothing is lost"}
         </span>
       </header>

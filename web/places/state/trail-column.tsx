@@ -104,7 +104,7 @@ function OtherWays({ frame, points, label }: { frame: Frame; points: readonly Tr
       key={point.id}
       type="button"
       data-other-way={point.id}
-      className="block w-full truncate rounded-sm text-left text-[12px] text-petrol hover:underline"
+      className="block min-h-6 w-full truncate rounded-sm text-left text-[12px] text-petrol hover:underline"
       title={`${label}: ${pointSays(frame, point)}`}
       onClick={() => live.goTo(point.id)}
     >
