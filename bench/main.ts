@@ -8,6 +8,7 @@ import type { Figure } from "./measure.js";
 import { pageFigures } from "./page.js";
 import { planFigures } from "./plan.js";
 import { serverFigures } from "./server.js";
+import { sizesFigures } from "./sizes.js";
 
 const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   engine: engineFigures,
@@ -16,6 +17,7 @@ const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   server: serverFigures,
   page: pageFigures,
   editing: editingFigures,
+  sizes: sizesFigures,
 };
 const asked = process.argv.slice(2).filter((name) => name in parts);
 const rounded = (value: number): string =>

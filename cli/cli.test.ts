@@ -77,7 +77,46 @@ describe("play", () => {
     expect(code).toBe(0);
     const [first] = JSON.parse(out);
     expect(first).toMatchObject({ facts: { signedIn: true, member: true }, back: ["stay"], bars: [{ face: "rail" }] });
-    expect(first.regions[0]).toEqual({ role: "content", node: "plots", x: 240, y: 50, width: 760, height: 650 });
+    expect(first.regions[0]).toEqual({ role: "content", node: "plots", x: 76, y: 50, width: 924, height: 650 });
+  });
+  test("takes other views with a hinge and strips, and answers what a screen asks", async () => {
+    const sky = join(root, "demo", "night-sky.frame.json");
+    const events = file("fold.json", [
+      { do: "pick", row: 3 },
+      { do: "view", width: 700, height: 840, insets: { top: 28, bottom: 18 }, hinge: { x: 344, size: 12 } },
+      { do: "view", width: 700, height: 840, hinge: null, insets: {}, rtl: true },
+      { do: "tab", to: "me" },
+      { do: "type", field: "glass", text: "Eight inch" },
+      { do: "back" },
+      { do: "tap", action: "leave" },
+      { do: "answer", leave: false },
+    ]);
+    const { code, out, err } = await handy(["play", sky, "--events", events, "--regions"]);
+    expect([code, err]).toEqual([0, ""]);
+    const snapshots = JSON.parse(out);
+    const panes = (n: number) =>
+      snapshots[n].regions
+        .filter(({ role }: any) => role === "list" || role === "detail")
+        .map((each: any) => [each.x, each.width]);
+    expect(panes(2)).toEqual([
+      [76, 268],
+      [356, 344],
+    ]);
+    expect(panes(3)).toEqual([
+      [344, 280],
+      [0, 344],
+    ]);
+    expect(snapshots.map(({ top }: any) => top).slice(1)).toEqual([
+      "night",
+      "night",
+      "night",
+      "me",
+      "me",
+      "night",
+      "night",
+      "night",
+    ]);
+    expect(snapshots.at(-1)).toMatchObject({ asking: null });
   });
   test("starts by a link, with facts", async () => {
     const bed = "https://diary.example/plots/3/beds/2";

@@ -29,6 +29,8 @@ test("nothing runs out of the window, be it wide or narrow", async () => {
     [`${plan}?at=plot&in=plotsTab`, 'section[aria-label="Bench"] h2'],
     ["/f/night-sky-log/plan?at=nights&in=club", 'section[aria-label="Bench"] h2'],
     ["/f/night-sky-log/links?link=%2Fevenings%2Fjoin", '[aria-label="What becomes of it"]'],
+    ["/f/night-sky-log/sizes", "[data-sized] [data-screen]"],
+    ["/f/night-sky-log/state", "[data-lane]"],
   ] as const) {
     await me.go(at);
     for (const width of [1280, 1000, 700]) {

@@ -227,7 +227,7 @@ test("the device is worked by hand: rows, tabs, scroll, header Back, system Back
   await me.waitTop("plots");
   // on a target without a Back of its own
   await me.page.select('select[aria-label^="Target"]', "swipe");
-  expect(await me.ladder()).toEqual(["Plots", "nothing goes back"]);
+  expect(await me.ladder()).toEqual(["Plots", "stays"]);
   expect(new URL(me.page.url()).searchParams.get("on")).toBe("swipe");
 });
 

@@ -10,7 +10,9 @@ export interface CompanionWidths {
 
 /** Narrower nothing in it can be read; what it leaves the place beside it, px. */
 const least = 300;
-const leastBeside = 360;
+const leastBeside = 400;
+/** The same as CSS has it, for a window that is made narrower. */
+export const mostInWindow = `max(${least}px, calc(100vw - ${leastBeside}px))`;
 /** As it is until its edge is dragged. */
 export const narrow: CompanionWidths = { upright: 404, wide: 560 };
 

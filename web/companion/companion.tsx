@@ -4,7 +4,7 @@ import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 import { Button } from "../parts/button.js";
 import { type Size, useSize } from "../parts/use-size.js";
 import { CompanionEdge } from "./companion-edge.js";
-import { type CompanionWidths, shapeOf, useCompanionWidth } from "./companion-size.js";
+import { type CompanionWidths, mostInWindow, shapeOf, useCompanionWidth } from "./companion-size.js";
 import { AddressLine } from "./address-line.js";
 import { DeviceFigure, type Ghost } from "./device-figure.js";
 import { FactSwitches } from "./fact-switches.js";
@@ -94,7 +94,7 @@ export function Companion({ isFull, onFull, onFold }: CompanionProps) {
         if (event.key === "Escape" && state.asking) live.send({ do: "answer", leave: false });
       }}
       className={`relative grid min-h-0 shrink-0 gap-x-3 gap-y-2.5 border-l border-ink bg-page p-3.5 pt-2.5 ${layouts[layout]} ${isFull ? "grow" : ""}`}
-      style={isFull ? undefined : { width: edge.width }}
+      style={isFull ? undefined : { width: edge.width, maxWidth: mostInWindow }}
     >
       {!isFull && <CompanionEdge {...edge} />}
       <div className="flex min-w-0 flex-col gap-2.5 [grid-area:head]">

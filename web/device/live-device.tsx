@@ -101,7 +101,7 @@ export function LiveDevice(props: LiveDeviceProps) {
       <div
         style={{ width: view.width * scale, height: view.height * scale }}
         ref={box}
-        className="relative overflow-hidden"
+        className="relative overflow-hidden [contain:strict]"
         inert={ghost}
         onFocus={onFocus}
         onPointerDown={onPointerDown}

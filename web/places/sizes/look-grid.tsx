@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useMemo, useState } from "react";
+import { type KeyboardEvent, memo, useMemo, useState } from "react";
 import {
   bandsOf,
   type Frame,
@@ -52,7 +52,7 @@ const walk = (event: KeyboardEvent<HTMLElement>) => {
 };
 
 /** Everything that differs by view: a row for each hub, pair and overlay, and whatever else does; a column for each target and band. */
-export function LookGrid({ frame }: { frame: Frame }) {
+export const LookGrid = memo(function LookGrid({ frame }: { frame: Frame }) {
   const rows = useMemo(() => sizeRows(frame), [frame]);
   const [lows, setLows] = useState<Lows>("tall");
   const [most, setMost] = useState(page);
@@ -112,7 +112,7 @@ export function LookGrid({ frame }: { frame: Frame }) {
       </div>
     </section>
   );
-}
+});
 
 function Head({ frame }: { frame: Frame }) {
   const bands = bandsOf(frame);

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef, useState } from "react";
 import {
   applyEdit,
   type Band,
@@ -23,7 +23,7 @@ export interface RulerProps {
 const beyond = 1.06;
 
 /** The bands as a ruler: their marks are dragged, and under it stand the devices and what changes where. */
-export function Ruler({ frame, state, view }: RulerProps) {
+export const Ruler = memo(function Ruler({ frame, state, view }: RulerProps) {
   const devices = useSizes((shown) => shown.devices);
   const tried = useSizes((shown) => shown.tried);
   const bands = bandsOf(tried?.cell === null ? tried.frame : frame);
@@ -92,7 +92,7 @@ export function Ruler({ frame, state, view }: RulerProps) {
       </div>
     </section>
   );
-}
+});
 
 /** Names that would lie on one another stand a line lower by turns. */
 const ticksOf = (ticks: readonly { key: string; name: string; left: number }[]) => {

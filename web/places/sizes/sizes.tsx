@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useDeferredValue, useMemo, useState } from "react";
 import { useEditing, useLive, useSizes } from "../../app/open-frame.js";
 import { useSize } from "../../parts/use-size.js";
 import { DeviceSlot } from "./device-slot.js";
@@ -14,17 +14,27 @@ const least = 0.22;
 
 /** Every size at once: devices at one scale on one line, the ruler of the bands under them, and the grid of what differs. */
 export default function Sizes() {
-  const frame = useEditing((edited) => edited.frame);
-  const view = useLive((live) => live.device.view);
-  const state = useLive((live) => live.device.at.state);
   return (
     <main aria-label="Sizes" className="flex min-w-0 grow flex-col bg-page">
       <SizesLine />
       <DeviceRow />
-      <Ruler frame={frame} state={state} view={view} />
-      <LookGrid frame={frame} />
+      <StateRuler />
+      <FrameGrid />
     </main>
   );
+}
+
+/** The ruler follows the state once the devices have. */
+function StateRuler() {
+  const frame = useEditing((edited) => edited.frame);
+  const view = useLive((live) => live.device.view);
+  const state = useDeferredValue(useLive((live) => live.device.at.state));
+  return <Ruler frame={frame} state={state} view={view} />;
+}
+
+function FrameGrid() {
+  const frame = useDeferredValue(useEditing((edited) => edited.frame));
+  return <LookGrid frame={frame} />;
 }
 
 /** One scale for all devices, so that the line is as full as it can be; while an edge is dragged it stays as it is. */

@@ -3,11 +3,18 @@ import { flushSync } from "react-dom";
 import type { Frame, State } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 
-/** Work that is done one piece a turn, so that what a person does next is never kept waiting for all of it. */
+/**
+ * So many devices are changed in one turn: what a person does next is never kept waiting for all of them, and as many as
+ * can be are laid out and painted together.
+ */
+const inOneTurn = 8;
 const queue: (() => void)[] = [];
 const { port1, port2 } = new MessageChannel();
 port1.onmessage = () => {
-  queue.shift()?.();
+  const works = queue.splice(0, inOneTurn);
+  flushSync(() => {
+    for (const work of works) work();
+  });
   if (queue.length > 0) port2.postMessage(null);
 };
 const inTurn = (work: () => void): void => {
@@ -45,7 +52,7 @@ export const useFollowing = (key: string): Followed => {
       isDue = true;
       inTurn(() => {
         isDue = false;
-        if (!isGone) flushSync(take);
+        if (!isGone) take();
       });
     };
     const leave = [editing, live, sizes].map((each) => each.subscribe(changed));
