@@ -7,6 +7,7 @@ export {
   type Covered,
   coveredIn,
   type DrawnScreen,
+  hiddenByDevice,
   hingeBox,
   insetsIn,
   leastTarget,

@@ -1,8 +1,10 @@
-import { eachIn, type Person } from "./world.js";
+import type { Frame } from "../core/index.js";
+import { eachIn, type Person, shelve, type World } from "./world.js";
 
 let me: Person;
-eachIn((person) => {
-  me = person;
+let world: World;
+eachIn((person, its) => {
+  [me, world] = [person, its];
 });
 
 const device = "[data-device]";
@@ -136,4 +138,57 @@ test("a pair stands side by side where there is room, and both panes are worked"
   );
   await me.page.waitForSelector(`${device} [data-screen="nightRows"]`, { hidden: true });
   expect(await me.ladder()).toEqual(["Sighting 2", "Night 6", "Nights", "leaves"]);
+});
+
+const edged: Frame = {
+  format: "handy-frame/2",
+  name: "At the end",
+  root: "app",
+  nodes: {
+    app: { kind: "stack", children: ["home"] },
+    home: { kind: "hub", children: ["a", "b"], face: "drawer", faceEdge: "end" },
+    a: { kind: "screen", title: "First" },
+    b: { kind: "screen", title: "Second" },
+  },
+};
+
+test("a drawer at the end edge has its button and its swipe there, and comes from there", async () => {
+  const id = await shelve(world, edged);
+  await me.go(`/f/${id}/plan`);
+  await me.waitTop("a");
+  const whole = await boxOf(device);
+  const button = await boxOf(`${device} [data-menu]`);
+  expect(button.x).toBeGreaterThan(whole.x + whole.width / 2);
+  await me.click(`${device} [data-menu]`);
+  const drawer = await boxOf(`${device} [data-drawer]`);
+  expect(Math.abs(drawer.x + drawer.width - whole.x - whole.width)).toBeLessThan(3);
+  await me.click(tab("b"));
+  await me.waitTop("b");
+  const y = whole.y + whole.height / 2;
+  const up = await pullFrom(whole.x + whole.width - 4, y, whole.x + whole.width - 120, y);
+  await up();
+  await me.see(`${device} [data-drawer]`);
+  await me.page.mouse.click(whole.x + 12, y);
+  await me.page.waitForFunction(() => !document.querySelector("[data-device] [data-drawer]"));
+});
+
+test("what lies under a floating bar is marked with the reason, and so is what is too small to hit", async () => {
+  const floating: Frame = {
+    ...edged,
+    name: "Floating",
+    nodes: {
+      ...edged.nodes,
+      home: { kind: "hub", children: ["a", "b"], floating: true },
+      a: {
+        kind: "screen",
+        title: "First",
+        actions: [{ id: "go", label: "Go on", place: "footer", do: { kind: "open", to: "b" } }],
+      },
+    },
+  };
+  const id = await shelve(world, floating);
+  await me.go(`/f/${id}/plan`);
+  await me.waitTop("a");
+  await me.read(`${device} [data-hard-to-touch]`, "Go on lies under the floating bar");
+  expect(await me.count(`${device} [data-hard-to-touch]`)).toBe(1);
 });

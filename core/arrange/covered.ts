@@ -22,6 +22,15 @@ export const hingeBox = ({ width, height, hinge }: View): Box | null => {
     : { x: 0, y: hinge.y, width, height: hinge.size };
 };
 
+/** What of a view its device itself hides: a hinge that takes room, and holes in its screen. */
+export const hiddenByDevice = (view: View): (Box & { by: Cover })[] => {
+  const hinge = hingeBox(view);
+  return [
+    ...(view.cuts ?? []).map((cut) => ({ ...cut, by: "cut" as const })),
+    ...(hinge ? [{ ...hinge, by: "hinge" as const }] : []),
+  ];
+};
+
 /** Overlays that leave what they do not cover in sight. */
 const lifted = new Set<Region["role"]>(["sheet", "dialog", "side", "drawer"]);
 
@@ -31,9 +40,7 @@ const lifted = new Set<Region["role"]>(["sheet", "dialog", "side", "drawer"]);
  */
 export const coveredIn = (frame: FixedFrame, view: View, regions: readonly Region[]): Covered[] => {
   const { look } = lensOf(frame, view);
-  const fixed: { by: Cover; box: Box }[] = (view.cuts ?? []).map((box) => ({ by: "cut", box }));
-  const hinge = hingeBox(view);
-  if (hinge) fixed.push({ by: "hinge", box: hinge });
+  const fixed = hiddenByDevice(view);
   const covered: Covered[] = [];
   regions.forEach((content, i) => {
     if (content.role !== "content") return;
@@ -41,7 +48,7 @@ export const coveredIn = (frame: FixedFrame, view: View, regions: readonly Regio
       const both = common(content, box);
       if (both) covered.push({ ...both, by, node: content.node });
     };
-    for (const { by, box } of fixed) hides(by, box);
+    for (const each of fixed) hides(each.by, each);
     for (const over of regions.slice(i + 1)) {
       if (over.bar && over.role !== "drawer" && look(over.node).floating) hides("bar", over);
       else if (lifted.has(over.role)) hides("overlay", over);
@@ -57,7 +64,7 @@ export const leastTarget = 24;
 export type TargetTrouble = { why: "small" } | { why: "hidden"; by: Cover };
 
 /** What is wrong with where something to be touched lies; null where nothing is. */
-export const targetTrouble = (target: Box, covered: readonly Covered[]): TargetTrouble | null => {
+export const targetTrouble = (target: Box, covered: readonly (Box & { by: Cover })[]): TargetTrouble | null => {
   const middle = { x: target.x + target.width / 2, y: target.y + target.height / 2 };
   const over = covered.find(
     ({ x, y, width, height }) => middle.x >= x && middle.x < x + width && middle.y >= y && middle.y < y + height,

@@ -3,6 +3,7 @@ export {
   type Cover,
   type Covered,
   coveredIn,
+  hiddenByDevice,
   hingeBox,
   leastTarget,
   type TargetTrouble,

@@ -98,6 +98,8 @@ interface Bounds {
   enough?: (reached: Reached) => boolean;
   /** Whether a state is one to go on from. */
   within?: (state: State) => boolean;
+  /** Whether some events are tried at all. */
+  tries?: (events: readonly NavigationEvent[]) => boolean;
 }
 
 /**
@@ -108,7 +110,7 @@ export const exploreFrom = (
   frame: FixedFrame,
   view: View,
   state: State,
-  { enough = () => false, within = () => true }: Bounds = {},
+  { enough = () => false, within = () => true, tries = () => true }: Bounds = {},
 ): Map<Id, Reached> => {
   const first: Reached = state.outside
     ? { state: step(frame, view, state, { do: "return" }).state, events: [{ do: "return" }] }
@@ -118,6 +120,7 @@ export const exploreFrom = (
   if (enough(first)) return found;
   for (const at of found.values())
     for (const events of choicesAt(frame, view, at.state)) {
+      if (!tries(events)) continue;
       const { state: after, events: gone } = throughAll(frame, view, at.state, events);
       const top = topOf(lens, after.root).node;
       if (after === at.state || after.outside || found.has(top) || !within(after)) continue;

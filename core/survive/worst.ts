@@ -84,6 +84,8 @@ const deepest = (walk: Walk, hub: HubEntry, tab: Id): Reached | null => {
   };
   let looked = 0;
   const found = exploreFrom(frame, view, state, {
+    // what chooses another tab leads out of this one
+    tries: (events) => events.every((event) => event.do !== "tab" && event.do !== "menu"),
     within: (at) => isInTab(at) && sightOf(lensOf(frame, view), at).drawer === null,
     enough: () => (looked += 1) > mostLooked,
   });

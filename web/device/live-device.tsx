@@ -138,7 +138,7 @@ export function LiveDevice(props: LiveDeviceProps) {
           />
           <OwnParts view={view} insets={surface?.insets ?? view.insets} />
           {hatched && <CoveredParts covered={covered} />}
-          {!ghost && <TargetMarks device={box} scale={scale} covered={covered} of={state} />}
+          {!ghost && <TargetMarks device={box} view={view} scale={scale} covered={covered} of={state} />}
         </div>
       </div>
     </TextScaleProvider>

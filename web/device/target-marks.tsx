@@ -3,9 +3,11 @@ import {
   type Box,
   type Cover,
   type Covered,
+  hiddenByDevice,
   leastTarget,
   type TargetTrouble,
   targetTrouble,
+  type View,
 } from "../../core/index.js";
 
 /** Something to be touched that is hidden or too small, and why. */
@@ -25,8 +27,10 @@ const wordsOf = (trouble: TargetTrouble, { width, height }: Box): string =>
     ? hiddenBy[trouble.by]
     : `is ${Math.round(width)} × ${Math.round(height)} px: less than ${leastTarget} each way is hard to hit`;
 
+type Hides = Box & { by: Cover };
+
 /** What is wrong with one target where it stands, and could not be scrolled right. */
-const troubleOf = (element: Element, box: Box, scale: number, covered: readonly Covered[]): TargetTrouble | null => {
+const troubleOf = (element: Element, box: Box, scale: number, covered: readonly Hides[]): TargetTrouble | null => {
   const scroller = element.closest("[data-key]");
   const found = targetTrouble(box, covered);
   if (!scroller || found?.why !== "hidden") return found;
@@ -40,13 +44,14 @@ const troubleOf = (element: Element, box: Box, scale: number, covered: readonly 
 };
 
 /** The targets of a device that are in trouble, looked for once the page has nothing else to do. */
-const useMarks = (device: RefObject<HTMLElement | null>, scale: number, covered: readonly Covered[], of: unknown) => {
+const useMarks = ({ device, view, scale, covered, of }: TargetMarksProps) => {
   const [marks, setMarks] = useState<readonly Mark[]>([]);
   useEffect(() => {
     const look = () => {
       const root = device.current;
       if (!root || scale <= 0) return;
       const from = root.getBoundingClientRect();
+      const byDevice = hiddenByDevice(view);
       const found: Mark[] = [];
       for (const element of root.querySelectorAll(
         "[data-action], [data-tab], [data-back], [data-close], [data-menu]",
@@ -59,7 +64,10 @@ const useMarks = (device: RefObject<HTMLElement | null>, scale: number, covered:
           width: at.width / scale,
           height: at.height / scale,
         };
-        const trouble = troubleOf(element, box, scale, covered);
+        // what stands on a screen may lie under more than what the device hides; a bar lies over that itself
+        const screen = element.closest("[data-screen]")?.getAttribute("data-screen");
+        const over = screen ? covered.filter(({ node }) => node === screen) : byDevice;
+        const trouble = troubleOf(element, box, scale, over);
         const name = element.getAttribute("aria-label") ?? element.textContent ?? "";
         if (trouble) found.push({ ...box, says: `${name.trim()} ${wordsOf(trouble, box)}` });
       }
@@ -67,12 +75,13 @@ const useMarks = (device: RefObject<HTMLElement | null>, scale: number, covered:
     };
     const idle = requestIdleCallback(look, { timeout: 600 });
     return () => cancelIdleCallback(idle);
-  }, [device, scale, covered, of]);
+  }, [device, view, scale, covered, of]);
   return marks;
 };
 
 export interface TargetMarksProps {
   device: RefObject<HTMLElement | null>;
+  view: View;
   scale: number;
   covered: readonly Covered[];
   /** What the device shows: looked at again when it is another. */
@@ -80,8 +89,8 @@ export interface TargetMarksProps {
 }
 
 /** Marks each target that cannot be touched, or is hard to hit, with the reason. */
-export function TargetMarks({ device, scale, covered, of }: TargetMarksProps) {
-  const marks = useMarks(device, scale, covered, of);
+export function TargetMarks(props: TargetMarksProps) {
+  const marks = useMarks(props);
   return (
     <ul aria-label="Hard to touch" className="pointer-events-none absolute inset-0" style={{ zIndex: 6 }}>
       {marks.map(({ x, y, width, says }, i) => (

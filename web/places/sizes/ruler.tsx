@@ -31,6 +31,8 @@ export const Ruler = memo(function Ruler({ frame, state, view }: RulerProps) {
   const [ref, size] = useSize();
   const most = Math.max(1280, ...devices.map(({ width }) => width), ...bands.map(({ from }) => from)) * beyond;
   const px = (width: number): number => (width / most) * (size?.width ?? 0);
+  const ticks = ticksOf(devices.map(({ key, name, width }) => ({ key, name, left: px(width) })));
+  const hasLow = ticks.some(({ low }) => low);
   return (
     <section aria-label="Widths" className="shrink-0 px-4 pt-1 pb-1">
       <div ref={ref} className="relative h-7.5">
@@ -63,26 +65,24 @@ export const Ruler = memo(function Ruler({ frame, state, view }: RulerProps) {
               />
             ))}
       </div>
-      <div className="relative h-9 text-[12px]">
+      <div className={`relative text-[12px] ${hasLow ? "h-13" : "h-9"}`}>
         {size &&
-          ticksOf(devices.map(({ key, name, width }) => ({ key, name, left: px(width) }))).map(
-            ({ key, name, left, low }) => (
-              <span
-                key={key}
-                className={`absolute -translate-x-1/2 border-ink whitespace-nowrap text-ink-2 ${low ? "top-4" : "top-0"}`}
-                style={{ left }}
-              >
-                <span className="absolute bottom-full left-1/2 h-1.5 border-l border-ink" />
-                {name}
-              </span>
-            ),
-          )}
+          ticks.map(({ key, name, left, low }) => (
+            <span
+              key={key}
+              className={`absolute -translate-x-1/2 border-ink whitespace-nowrap text-ink-2 ${low ? "top-4" : "top-0"}`}
+              style={{ left }}
+            >
+              <span className="absolute bottom-full left-1/2 h-1.5 border-l border-ink" />
+              {name}
+            </span>
+          ))}
         {size &&
           changes.map(({ band, from, says }) => (
             <span
               key={band}
               data-change={band}
-              className="absolute top-4 max-w-64 -translate-x-1/2 truncate font-medium text-petrol"
+              className={`absolute max-w-64 -translate-x-1/2 truncate font-medium text-petrol ${hasLow ? "top-8" : "top-4"}`}
               style={{ left: px(from) }}
               title={says.join(" · ")}
             >
