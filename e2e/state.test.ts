@@ -41,9 +41,199 @@ test("lanes show what each tab holds as it changes, and a tab is chosen by its l
   await me.read('[data-lane="plotsTab"] [data-lane-step="bed"]', "“Runner beans”");
 });
 
+/** Everything that can be lost, in one app: a list that is scrolled and picked from, a form that is typed on and given something back. */
+const holding = (
+  more: { keep?: "fresh" | "place"; relaunch?: "everything"; leave?: ScreenNode["leave"] } = {},
+): Frame => ({
+  format: "handy-frame/2",
+  name: "Holding",
+  root: "app",
+  facts: [{ id: "in", label: "Signed in", launch: true, lasting: true }],
+  ...(more.relaunch && { relaunch: more.relaunch }),
+  nodes: {
+    app: { kind: "stack", children: ["home", "gate"] },
+    gate: { kind: "screen", title: "Gate" },
+    home: {
+      kind: "hub",
+      children: ["aTab", "b"],
+      needs: [{ fact: "in", is: true, otherwise: "gate", resume: true }],
+      ...(more.keep && { keep: more.keep }),
+    },
+    aTab: { kind: "stack", title: "First", tab: { label: "First" }, children: ["rows", "item", "ask"] },
+    rows: {
+      kind: "screen",
+      title: "Rows",
+      body: { kind: "list", rows: 30, row: "Row {n}", opens: "item", param: "item" },
+    },
+    item: {
+      kind: "screen",
+      title: "Item",
+      path: "/items/:item",
+      body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] },
+      actions: [{ id: "ask", label: "Ask", place: "footer", do: { kind: "open", to: "ask" } }],
+      ...(more.leave && { leave: more.leave }),
+    },
+    ask: {
+      kind: "screen",
+      title: "Ask",
+      opens: "sheet",
+      actions: [{ id: "yes", label: "Yes", place: "footer", do: { kind: "close", give: { got: "yes" } } }],
+    },
+    b: { kind: "screen", title: "Second", path: "/second", tab: { label: "Second" } },
+  },
+});
+
 describe("each cell of what survives is what doing it by hand comes to", () => {
-  const begin = async (frame: Frame) => {
+  /** Puts on the app all that can be lost, by hand; answers the point of the trail at which it is all there. */
+  const used = async (frame: Frame): Promise<string> => {
     const id = await shelve(world, frame);
+    await me.go(`/f/${id}/state`);
+    const list = await me.see(device('[data-screen="rows"] [data-key]'));
+    const box = (await list.boundingBox())!;
+    await me.page.mouse.move(box.x + 60, box.y + 100);
+    await me.page.mouse.wheel({ deltaY: 180 });
+    await me.read('[data-lane-step="rows"]', "scrolled");
+    await me.click(device("[data-row='9']"));
+    await me.waitTop("item");
+    await me.click(device('[data-screen="item"] input'));
+    await me.type("Leeks");
+    await me.click(device("[data-action=ask]"));
+    await me.see(device('[data-overlay="sheet"]'));
+    await me.click(device("[data-action=yes]"));
+    await me.page.waitForFunction(() => !document.querySelector("[data-device] [data-overlay]"));
+    await me.page.waitForFunction(() =>
+      document.querySelector('[data-lane-step="item"]')?.getAttribute("title")?.includes("given"),
+    );
+    return (await me.page.$eval('[data-point][aria-current="step"]', (each) => each.getAttribute("data-point")))!;
+  };
+  /** What is still there, as the lanes and the device show it. */
+  const held = () =>
+    me.page.evaluate(() => {
+      const steps = [...document.querySelectorAll("[data-lane-step]")];
+      const said = steps.map((step) => step.getAttribute("title")).join(" ");
+      const screens = [...document.querySelectorAll("[data-device] [data-screen]")].map((each) =>
+        each.getAttribute("data-screen"),
+      );
+      return {
+        place: screens.at(-1) === "item" && steps.some((step) => step.getAttribute("data-lane-step") === "rows"),
+        scroll: said.includes("scrolled"),
+        draft: said.includes("Leeks"),
+        picked: said.includes("row 9"),
+        handed: said.includes("given yes"),
+      };
+    });
+  const waitNot = (id: string) =>
+    me.page.waitForFunction(
+      (not) =>
+        [...document.querySelectorAll("[data-device] [data-screen]")].at(-1)?.getAttribute("data-screen") !== not,
+      {},
+      id,
+    );
+  const size = (n: number) => me.click(`[aria-label="Size of the device"] button:nth-child(${n})`);
+  const preset = (id: string) => me.page.select('[aria-label="A device with its own strips, holes and folds"]', id);
+  const answered = async () => {
+    if (await me.page.$("[data-question]")) await me.click(device('[data-answer="leave"]'));
+  };
+  const hand: Record<string, () => Promise<unknown>> = {
+    otherTab: async () => {
+      await me.click(device("[data-tab=b]"));
+      await answered();
+      await me.waitTop("b");
+      await me.click(device("[data-tab=aTab]"));
+      await waitNot("b");
+    },
+    sameTab: async () => {
+      await me.click(device("[data-tab=aTab]"));
+      await answered();
+      await me.waitTop("rows");
+    },
+    turned: async () => {
+      await preset("phoneTurned");
+      await me.see('aside[data-layout="under"]');
+      await size(1);
+      await me.see('aside[data-layout="around"]');
+    },
+    folded: async () => {
+      await preset("foldClosed");
+      await preset("foldOpen");
+      await me.see(device("[data-hinge]"));
+      await size(1);
+      await me.page.waitForFunction(() => !document.querySelector("[data-device] [data-hinge]"));
+    },
+    resized: async () => {
+      await size(2);
+      await size(3);
+      await me.see('aside[data-layout="under"]');
+      await size(1);
+      await me.see('aside[data-layout="around"]');
+    },
+    kill: async () => {
+      await me.press("button", "end it");
+      await me.read('[aria-label="Why"]', "The system ended the app");
+    },
+    "fact in": async () => {
+      await me.click('[aria-label="Facts"] button');
+      await me.waitTop("gate");
+      await me.click('[aria-label="Facts"] button');
+      await waitNot("gate");
+    },
+    link: async () => {
+      const url = (await me.texts('[data-happening="link"] th'))[0]!.replace("a link to ", "");
+      await me.click('input[aria-label^="Address of the screen"]');
+      await me.keys("Control+a");
+      await me.type(url);
+      await me.keys("Enter");
+      await answered();
+      await waitNot("item");
+    },
+    out: async () => {
+      for (const _ of [1, 2]) {
+        await me.press('aside[aria-label="Companion"] button', "Back", "starts");
+        await answered();
+      }
+      await me.press("button", "Come back to it");
+      await me.waitTop("rows");
+    },
+  };
+
+  test.each([
+    ["where tabs keep everything", holding()],
+    [
+      "where they keep their place, and the app comes back with everything",
+      holding({ keep: "place", relaunch: "everything" }),
+    ],
+    [
+      "where they keep nothing, and the form asks",
+      holding({ keep: "fresh", leave: { when: "draft", ask: "Leave it?" } }),
+    ],
+  ] as const)("%s", async (_, frame) => {
+    const point = await used(frame);
+    const all = { place: true, scroll: true, draft: true, picked: true, handed: true };
+    expect(await held()).toEqual(all);
+    const rows = await me.page.$$eval("[data-happening]", (each) =>
+      each.map((row) => row.getAttribute("data-happening")!),
+    );
+    expect(rows.toSorted()).toEqual(Object.keys(hand).toSorted());
+    const expected: Record<string, Record<string, boolean>> = {};
+    for (const id of rows) {
+      const cells = await fates(id);
+      expected[id] = Object.fromEntries(Object.keys(all).map((piece, i) => [piece, cells[i] === "kept"]));
+    }
+    for (const id of rows) {
+      await me.click(`[data-point="${point}"]`);
+      await me.waitTop("item");
+      expect([id, await held()]).toEqual([id, all]);
+      await hand[id]!();
+      expect([id, await held()]).toEqual([id, expected[id]]);
+    }
+    // it is no test that finds everything kept, or nothing
+    const found = Object.values(expected).flatMap((row) => Object.values(row));
+    expect([found.includes(true), found.includes(false)]).toEqual([true, true]);
+    expect(await me.look()).toEqual([]);
+  });
+
+  test("what is lost is told with its reason, and changed from there", async () => {
+    const id = await shelve(world, demo("allotment"));
     await me.go(`/f/${id}/state`);
     await me.click(device("[data-row='3']"));
     await me.waitTop("plot");
@@ -52,85 +242,6 @@ describe("each cell of what survives is what doing it by hand comes to", () => {
     await me.click(device('[data-screen="bed"] input'));
     await me.type("Leeks");
     await me.read('[data-lane-step="bed"]', "Leeks");
-    return id;
-  };
-  const isKept = async (fate: string | null | undefined, what: boolean) =>
-    expect([fate, what]).toEqual([fate, fate === "kept"]);
-
-  test("another tab and back, the same tab, other sizes, the system's end, sign-out, a link, Back out", async () => {
-    await begin(demo("allotment"));
-    const at = (await me.texts("[data-point]")).length - 1;
-    const points = await me.page.$$eval("[data-point]", (all) => all.map((each) => each.getAttribute("data-point")));
-    const goBack = async () => {
-      await me.click(`[data-point="${points[at]}"]`);
-      await me.waitTop("bed");
-      expect(await onDevice()).toEqual({ top: "bed", draft: "Leeks" });
-    };
-    const expected: Record<string, (string | null)[]> = {};
-    for (const id of ["otherTab", "sameTab", "turned", "resized", "kill", "fact signedIn", "link", "out"])
-      expected[id] = await fates(id);
-    const hand: Record<string, () => Promise<unknown>> = {
-      otherTab: async () => {
-        await me.click(device("[data-tab=tasksTab]"));
-        await me.waitTop("tasks");
-        await me.click(device("[data-tab=plotsTab]"));
-        await me.waitTop("bed");
-      },
-      sameTab: async () => {
-        await me.click(device("[data-tab=plotsTab]"));
-        await me.waitTop("plots");
-      },
-      resized: async () => {
-        await me.click('[aria-label="Size of the device"] button:nth-child(3)');
-        await me.see('aside[data-layout="under"]');
-        await me.click('[aria-label="Size of the device"] button:nth-child(1)');
-        await me.waitTop("bed");
-      },
-      kill: async () => {
-        await me.press("button", "end it");
-        await me.read('[aria-label="Why"]', "The system ended the app");
-      },
-      "fact signedIn": async () => {
-        await me.click('[aria-label="Facts"] button');
-        await me.waitTop("welcome");
-        await me.click('[aria-label="Facts"] button');
-        await me.waitTop("plots");
-      },
-      link: async () => {
-        const url = (await me.texts('[data-happening="link"] th'))[0]!.replace("a link to ", "");
-        await me.click('input[aria-label^="Address of the screen"]');
-        await me.page.keyboard.down("Control");
-        await me.page.keyboard.press("a");
-        await me.page.keyboard.up("Control");
-        await me.type(url);
-        await me.keys("Enter");
-        await me.page.waitForFunction(
-          () =>
-            [...document.querySelectorAll("[data-device] [data-screen]")].at(-1)?.getAttribute("data-screen") !== "bed",
-        );
-      },
-      out: async () => {
-        for (let i = 0; i < 3; i += 1) await me.press('aside[aria-label="Companion"] button', "Back", "starts");
-        await me.press("button", "Come back to it");
-        await me.waitTop("plots");
-      },
-    };
-    for (const [id, doIt] of Object.entries(hand)) {
-      await goBack();
-      await doIt();
-      const [place, , draft] = expected[id]!;
-      const there = await onDevice();
-      if (place === "kept") expect([id, there.top]).toEqual([id, "bed"]);
-      else expect([id, there.top === "bed"]).toEqual([id, false]);
-      // where the person is elsewhere the draft is looked for in its lane
-      const lane = (await me.texts('[data-lane-step="bed"]')).join(" ");
-      await isKept(draft, lane.includes("Leeks"));
-    }
-    expect(await me.look()).toEqual([]);
-  });
-
-  test("what is lost is told with its reason, and changed from there", async () => {
-    const id = await begin(demo("allotment"));
     expect((await fates("kill"))[2]).toBe("lost");
     await me.click('[data-happening="kill"] [data-piece=draft] button');
     await me.read("[data-radix-popper-content-wrapper]", "what was typed and scrolled emptied");

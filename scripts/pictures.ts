@@ -92,6 +92,31 @@ await take("routes.png", "/f/allotment-diary/plan?at=details&in=meTab", "light",
   { keys: "r" },
 ]);
 await take("find.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "dark", [{ keys: "Control+k" }, { type: "pl" }]);
+await take("sizes.png", "/f/night-sky-log/sizes", "light", [
+  "[data-sized] [data-row='3']",
+  "[data-cell='1 1']",
+]);
+await take("state.png", "/f/allotment-diary/state", "light", [
+  "[data-device] [role=timer] ~ button + button",
+  "[data-device] [data-tab='swapsTab']",
+  "[data-device] [data-row='4']",
+  "[data-device] [data-screen='offer'] input",
+  { type: "Two trays of leeks" },
+  "[data-device] [data-tab='plotsTab']",
+  "[data-device] [data-row='3']",
+  "[data-device] [data-row='2']",
+  "[data-device] [data-screen='bed'] input",
+  { type: "Runner beans" },
+  "[data-happening='sameTab'] [data-piece='draft'] button",
+]);
+await take("asks.png", "/f/allotment-diary/plan?at=edit&in=meTab", "dark", [
+  "[data-device] [role=timer] ~ button + button",
+  "[data-device] [data-tab='meTab']",
+  "[data-device] [data-action='change']",
+  "[data-device] [data-screen='edit'] input",
+  { type: "Ada" },
+  "[data-device] [data-back]",
+]);
 await fetch(new URL("/api/frames", url), {
   method: "POST",
   headers: { "content-type": "application/json" },
