@@ -92,10 +92,7 @@ await take("routes.png", "/f/allotment-diary/plan?at=details&in=meTab", "light",
   { keys: "r" },
 ]);
 await take("find.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "dark", [{ keys: "Control+k" }, { type: "pl" }]);
-await take("sizes.png", "/f/night-sky-log/sizes", "light", [
-  "[data-sized] [data-row='3']",
-  "[data-cell='1 1']",
-]);
+await take("sizes.png", "/f/night-sky-log/sizes", "light", ["[data-sized] [data-row='3']", "[data-cell='0 1']"]);
 await take("state.png", "/f/allotment-diary/state", "light", [
   "[data-device] [role=timer] ~ button + button",
   "[data-device] [data-tab='swapsTab']",

@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { useLayoutEffect, useMemo, useRef } from "react";
 import {
   type Frame,
   type Id,
@@ -69,6 +69,11 @@ interface LaneRowProps {
 function LaneRow({ frame, view, lane, isFirst }: LaneRowProps) {
   const { hub, tab, label, isActive, isMade, steps } = lane;
   const { live } = useOpenFrame();
+  const row = useRef<HTMLOListElement>(null);
+  // the top of a deep lane is in sight
+  useLayoutEffect(() => {
+    if (row.current) row.current.scrollLeft = row.current.scrollWidth;
+  }, [steps.length]);
   const look = tab === null ? null : lensOf(frame, view).look(tab).tab;
   const icon = (isActive && look?.activeIcon) || look?.icon;
   return (
@@ -81,13 +86,13 @@ function LaneRow({ frame, view, lane, isFirst }: LaneRowProps) {
         type="button"
         disabled={tab === null || isActive}
         title={tab === null || isActive ? undefined : "Choose this tab on the device"}
-        className={`flex ${steps.length > 0 || isFirst ? "h-11" : "h-8"} w-26 shrink-0 items-center gap-2 rounded-sm border bg-plate-2 px-2 text-left ${isActive ? "border-petrol font-semibold text-petrol" : "border-rule enabled:hover:border-field"}`}
+        className={`flex ${steps.length > 0 || isFirst ? "h-11" : "h-8"} w-24 shrink-0 items-center gap-2 rounded-sm border bg-plate-2 px-2 text-left ${isActive ? "border-petrol font-semibold text-petrol" : "border-rule enabled:hover:border-field"}`}
         onClick={() => tab !== null && live.send({ do: "open", to: tab })}
       >
         {icon && <Icon name={icon} fill={isActive} size={18} className="shrink-0" />}
         <span className="min-w-0 truncate">{label}</span>
       </button>
-      <ol className="flex min-w-0 grow items-center overflow-x-auto py-0.5">
+      <ol ref={row} className="flex min-w-0 grow items-center overflow-x-auto py-0.5">
         {steps.map((step, i) => (
           <Step key={step.key} step={step} isFirst={i === 0} />
         ))}
@@ -122,7 +127,7 @@ function Step({ step, isFirst }: { step: LaneStep; isFirst: boolean }) {
         type="button"
         data-lane-step={node}
         title={`${isOver ? `${opensChoices[opens].named ?? opens}: ` : ""}${said.join(" · ") || "as it was opened"}. Press to see it on the plan`}
-        className={`relative flex h-11 w-30 flex-col justify-center rounded-sm border bg-plate-2 px-2 text-left leading-tight hover:border-petrol ${isTop ? "border-2 border-petrol" : isOver ? "border-saffron" : "border-ink"}`}
+        className={`relative flex h-11 w-27 flex-col justify-center rounded-sm border bg-plate-2 px-2 text-left leading-tight hover:border-petrol ${isTop ? "border-2 border-petrol" : isOver ? "border-saffron" : "border-ink"}`}
         onClick={() => go("plan", { at: node })}
       >
         <span className="flex items-center gap-1 pr-2">
@@ -155,7 +160,7 @@ function Keeps({ frame, view, hub }: { frame: Frame; view: View; hub: Id }) {
   const set = (key: "keep" | "again", value: string) =>
     void editing.edit(propertyEdit(frame, hub, key, value), `${node.title ?? hub}: ${key} ${value}`);
   return (
-    <div className="flex w-40 shrink-0 flex-col gap-0.5 text-[12px]">
+    <div className="flex w-34 shrink-0 flex-col gap-0.5 text-[12px]">
       <Select
         label="What its tabs keep when they are left"
         className="h-5.5! border-transparent! bg-transparent! font-semibold hover:border-field!"

@@ -100,10 +100,10 @@ function Why({ frame, view, state, rows, row, cell }: SurvivalCellProps) {
           ))}
         </ul>
       )}
-      {mends.map(({ label, edit, elsewhere, fate: becomes }) => (
+      {mends.map(({ label, edit, elsewhere, fate: becomes }, i) => (
         <div key={label} className="flex items-center gap-2" data-mend>
           <Button
-            tone="strong"
+            tone={i === 0 ? "strong" : "plain"}
             onClick={() =>
               setFaults(
                 editing
