@@ -4,6 +4,7 @@ import type { Entry, ScreenEntry, State } from "../navigate/state.js";
 
 /** What a person may lose: where they are, how far a screen is scrolled, what they typed, the row they picked, what was handed over. */
 export const pieces = ["place", "scroll", "draft", "picked", "handed"] as const;
+/** One of them. */
 export type Piece = (typeof pieces)[number];
 
 /** One thing that may be lost: which screen has it, and what it is in few words. */

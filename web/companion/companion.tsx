@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { backEvent, ladderOf, targetsOf } from "../../core/index.js";
+import { backEvent, type Frame, ladderOf, type State, targetsOf, type View } from "../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
 import { Button } from "../parts/button.js";
 import { type Size, useSize } from "../parts/use-size.js";
@@ -52,27 +52,13 @@ export interface CompanionProps {
   onFold: () => void;
 }
 
-/** The live device, what Back will do from where it is, and why the last thing happened. */
-export function Companion({ isFull, onFull, onFold }: CompanionProps) {
+/** The ladder from where the device is, which of its rungs is looked at, and going up to one. */
+const useLadder = (frame: Frame, view: View, state: State) => {
   const { live } = useOpenFrame();
-  const frame = useEditing((edited) => edited.frame);
-  const { view, at, reasons } = useLive((now) => now.device);
-  const { state } = at;
-  const all = useLive((now) => now.sideBySide) && targetsOf(frame).length > 1;
-  const [room, size] = useSize();
-  const [whole, wholeSize] = useSize();
   const [hovered, setHovered] = useState<number | null>(null);
-  const shape = shapeOf(view, all);
-  const edge = useCompanionWidth(shape);
-  const layout = layoutOf(shape, edge.width, isFull);
-
   const ladder = useMemo(() => (state.outside ? null : ladderOf(frame, view, state)), [frame, view, state]);
   const after = hovered === null ? undefined : ladder?.rungs[hovered]?.state;
   const ghost: Ghost | null = after && hovered !== null ? { steps: hovered + 1, state: after } : null;
-  const views = useMemo(
-    () => (all ? targetsOf(frame).map(({ id }) => ({ ...view, target: id })) : [view]),
-    [all, frame, view],
-  );
   const climb = (steps: number) => {
     setHovered(null);
     for (let i = 0; i < steps; i += 1) {
@@ -81,10 +67,22 @@ export function Companion({ isFull, onFull, onFold }: CompanionProps) {
       if (event) live.send(event);
     }
   };
-  // under a wide device stands what goes with it, and no empty column: the device is as high as it is drawn
-  const roomUnder = size && wholeSize && { width: size.width, height: wholeSize.height - underneath };
-  const scale = scaleIn(layout === "under" ? roomUnder : size, view, views.length);
+  return { ladder, ghost, onHover: setHovered, onClimb: climb };
+};
 
+/** The live device, what Back will do from where it is, and why the last thing happened. */
+export function Companion({ isFull, onFull, onFold }: CompanionProps) {
+  const { live } = useOpenFrame();
+  const frame = useEditing((edited) => edited.frame);
+  const { view, at, reasons } = useLive((now) => now.device);
+  const { state } = at;
+  const all = useLive((now) => now.sideBySide) && targetsOf(frame).length > 1;
+  const [whole, size] = useSize();
+  const shape = shapeOf(view, all);
+  const edge = useCompanionWidth(shape);
+  const layout = layoutOf(shape, edge.width, isFull);
+  const { ladder, ghost, ...climbing } = useLadder(frame, view, state);
+  const isColumn = layout !== "under";
   return (
     <aside
       ref={whole}
@@ -98,39 +96,13 @@ export function Companion({ isFull, onFull, onFold }: CompanionProps) {
     >
       {!isFull && <CompanionEdge {...edge} />}
       <div className="flex min-w-0 flex-col gap-2.5 [grid-area:head]">
-        <div className="flex items-start gap-1">
-          <AddressLine />
-          <Button
-            tone="quiet"
-            icon={isFull ? "arrows-in" : "arrows-out"}
-            aria-label={isFull ? "The device beside the place" : "The device as large as the window allows"}
-            title={isFull ? "Beside the place again (Alt Enter)" : "As large as the window allows (Alt Enter)"}
-            onClick={() => onFull(!isFull)}
-          />
-          {!isFull && (
-            <Button tone="quiet" icon="arrow-line-right" aria-label="Fold the companion away" onClick={onFold} />
-          )}
-        </div>
+        <Head isFull={isFull} onFull={onFull} onFold={onFold} />
         <SizeLine frame={frame} view={view} all={all} />
         <FactSwitches />
       </div>
-      <div
-        ref={room}
-        className="flex min-h-0 min-w-0 items-start justify-center gap-3 overflow-hidden [grid-area:device]"
-        style={layout === "under" ? { height: view.height * scale + (all ? captions : 0) } : undefined}
-      >
-        {views.map((each) => (
-          <DeviceFigure key={each.target} {...{ frame, view: each, state, ghost, named: all, scale }} />
-        ))}
-      </div>
-      <div
-        className={`flex min-h-0 min-w-0 gap-2 [grid-area:ladder] ${layout === "under" ? "flex-col" : "flex-col overflow-y-auto"}`}
-      >
-        {ladder && (
-          <LadderLine
-            {...{ frame, view, state, ladder, onHover: setHovered, onClimb: climb, isColumn: layout !== "under" }}
-          />
-        )}
+      <Devices {...{ frame, view, state, ghost, all }} under={layout === "under" ? size : null} />
+      <div className={`flex min-h-0 min-w-0 flex-col gap-2 [grid-area:ladder] ${isColumn ? "overflow-y-auto" : ""}`}>
+        {ladder && <LadderLine {...{ frame, view, state, ladder, isColumn, ...climbing }} />}
         <HandsLine frame={frame} view={view} isOutside={state.outside} isColumn={layout === "around"} />
       </div>
       <div className="flex min-h-0 flex-col gap-1.5 border-t border-rule pt-2 [grid-area:why]">
@@ -139,6 +111,56 @@ export function Companion({ isFull, onFull, onFold }: CompanionProps) {
         <Why reasons={reasons} isShort={layout === "around"} />
       </div>
     </aside>
+  );
+}
+
+/** The address line, and how much of the window the device has. */
+function Head({ isFull, onFull, onFold }: CompanionProps) {
+  return (
+    <div className="flex items-start gap-1">
+      <AddressLine />
+      <Button
+        tone="quiet"
+        icon={isFull ? "arrows-in" : "arrows-out"}
+        aria-label={isFull ? "The device beside the place" : "The device as large as the window allows"}
+        title={isFull ? "Beside the place again (Alt Enter)" : "As large as the window allows (Alt Enter)"}
+        onClick={() => onFull(!isFull)}
+      />
+      {!isFull && <Button tone="quiet" icon="arrow-line-right" aria-label="Fold the companion away" onClick={onFold} />}
+    </div>
+  );
+}
+
+interface DevicesProps {
+  frame: Frame;
+  view: View;
+  state: State;
+  ghost: Ghost | null;
+  /** One for each target. */
+  all: boolean;
+  /** The companion where what goes with a wide device stands under it: then the device is as high as it is drawn, and no empty column is left. */
+  under: Size | null;
+}
+
+/** The device, or one for each target, as large as the room it has. */
+function Devices({ frame, view, state, ghost, all, under }: DevicesProps) {
+  const [room, size] = useSize();
+  const views = useMemo(
+    () => (all ? targetsOf(frame).map(({ id }) => ({ ...view, target: id })) : [view]),
+    [all, frame, view],
+  );
+  const within = size && under ? { width: size.width, height: under.height - underneath } : size;
+  const scale = scaleIn(within, view, views.length);
+  return (
+    <div
+      ref={room}
+      className="flex min-h-0 min-w-0 items-start justify-center gap-3 overflow-hidden [grid-area:device]"
+      style={under ? { height: view.height * scale + (all ? captions : 0) } : undefined}
+    >
+      {views.map((each) => (
+        <DeviceFigure key={each.target} {...{ frame, view: each, state, ghost, named: all, scale }} />
+      ))}
+    </div>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef } from "react";
+import { type RefObject, useCallback, useMemo, useRef } from "react";
 import {
   arrangeSurface,
   cornerOf,
@@ -70,6 +70,16 @@ const staysIn =
   ({ role, layer }: Region): boolean =>
     role !== "header" && others.some((other) => other.role === role && other.layer === layer);
 
+/** A device's screen in its own px, drawn as large as `scale` has it. */
+const screenStyle = ({ width, height, rtl }: View, scale: number, text: number) => ({
+  width,
+  height,
+  transform: `scale(${scale})`,
+  transformOrigin: "0 0",
+  direction: rtl ? ("rtl" as const) : ("ltr" as const),
+  ...(text !== 1 && { "--text": text }),
+});
+
 /** A device that is worked by hand: it draws what the engine says is on screen, and turns touches into events. */
 export function LiveDevice(props: LiveDeviceProps) {
   const { frame, state, view, dark, scale, ghost = false, hatched = false, text = 1, send } = props;
@@ -78,24 +88,12 @@ export function LiveDevice(props: LiveDeviceProps) {
   const { swipe, onPointerDown } = useEdgeSwipe({ frame, view, state, scale, ghost, send: act });
   const { surface, regions } = useArrangement(frame, state, view, drag.heights);
   const beneath = useArrangement(frame, swipe?.after ?? null, view);
-  const covered = useMemo(
-    () => (state.outside ? [] : coveredIn(frame, view, regions)),
-    [frame, view, regions, state.outside],
-  );
   const { theme } = lensOf(frame, view).app;
   const onTop = state.asking ? "[data-question]" : `[data-key="${surface?.top?.key}"]`;
   const { box, onFocus } = useFocusOnTop(onTop);
   const stays = staysIn(beneath.regions);
   const shared = { frame, view, send: act, onSettler, ghost };
-  const style = {
-    width: view.width,
-    height: view.height,
-    transform: `scale(${scale})`,
-    transformOrigin: "0 0",
-    direction: view.rtl ? ("rtl" as const) : ("ltr" as const),
-    ...deviceColours(theme, dark),
-    ...(text !== 1 && { "--text": text }),
-  };
+  const style = { ...screenStyle(view, scale, text), ...deviceColours(theme, dark) };
   return (
     <TextScaleProvider value={text}>
       <div
@@ -137,10 +135,30 @@ export function LiveDevice(props: LiveDeviceProps) {
             onAnswer={(leave) => act({ do: "answer", leave })}
           />
           <OwnParts view={view} insets={surface?.insets ?? view.insets} />
-          {hatched && <CoveredParts covered={covered} />}
-          {!ghost && <TargetMarks device={box} view={view} scale={scale} covered={covered} of={state} />}
+          <Hidden {...{ frame, view, state, regions, ghost, hatched, scale }} device={box} />
         </div>
       </div>
     </TextScaleProvider>
+  );
+}
+
+interface HiddenProps extends Required<
+  Pick<LiveDeviceProps, "frame" | "view" | "state" | "ghost" | "hatched" | "scale">
+> {
+  regions: readonly Region[];
+  device: RefObject<HTMLDivElement | null>;
+}
+
+/** What cannot be seen or touched: hatched where that is asked for, and what should be touched is marked. */
+function Hidden({ frame, view, state, regions, ghost, hatched, scale, device }: HiddenProps) {
+  const covered = useMemo(
+    () => (state.outside ? [] : coveredIn(frame, view, regions)),
+    [frame, view, regions, state.outside],
+  );
+  return (
+    <>
+      {hatched && <CoveredParts covered={covered} />}
+      {!ghost && <TargetMarks device={device} view={view} scale={scale} covered={covered} of={state} />}
+    </>
   );
 }

@@ -1,9 +1,10 @@
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
-import { type Insets, targetsOf } from "../../../core/index.js";
+import { type Hinge, type Insets, targetsOf } from "../../../core/index.js";
 import { useEditing, useOpenFrame, useSizes } from "../../app/open-frame.js";
 import type { SizedDevice } from "../../data/sizes.js";
 import { Button } from "../../parts/button.js";
+import { Check } from "../../parts/check.js";
 import { Icon } from "../../parts/icon.js";
 import { PopBox } from "../../parts/pop-box.js";
 import { Select } from "../../parts/select.js";
@@ -112,15 +113,7 @@ function Shape({ device }: { device: SizedDevice }) {
 /** What the device itself covers: its strips, a fold, holes. */
 function OwnParts({ device }: { device: SizedDevice }) {
   const { sizes } = useOpenFrame();
-  const { key, width, height, insets, hinge, cuts = [] } = device;
-  const fold = !hinge ? "none" : "x" in hinge ? "upright" : "level";
-  const setFold = (kind: string) => {
-    const { hinge: _, ...rest } = device;
-    const middle =
-      kind === "upright" ? { x: Math.round(width / 2) - 6, size: 12 } : { y: Math.round(height / 2) - 6, size: 12 };
-    sizes.replace(key, kind === "none" ? rest : { ...rest, hinge: middle });
-  };
-  const at = hinge && ("x" in hinge ? hinge.x : hinge.y);
+  const { key, width, insets, cuts = [] } = device;
   return (
     <>
       <Row label="Strips">
@@ -138,46 +131,63 @@ function OwnParts({ device }: { device: SizedDevice }) {
           ))}
         </div>
       </Row>
-      <Row label="Hinge">
-        <Select
-          label="Hinge of the device"
-          value={fold}
-          options={["none", "upright", "level"].map((value) => ({ value, label: value }))}
-          onChange={setFold}
-        />
-        {hinge && at !== undefined && (
-          <>
-            <Amount
-              label="Where the hinge begins"
-              value={at}
-              onDone={(next) =>
-                sizes.shape(key, { hinge: "x" in hinge ? { ...hinge, x: next } : { ...hinge, y: next } })
-              }
-            />
-            <Amount
-              label="How wide the hinge is"
-              value={hinge.size}
-              most={200}
-              onDone={(next) => sizes.shape(key, { hinge: { ...hinge, size: next } })}
-            />
-          </>
-        )}
-      </Row>
+      <Fold device={device} />
       <Row label="Hole">
-        <label className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            checked={cuts.length > 0}
-            onChange={({ target }) =>
-              sizes.shape(key, {
-                cuts: target.checked ? [{ x: Math.round(width / 2) - 12, y: 6, width: 24, height: 24 }] : [],
-              })
-            }
-          />
+        <Check
+          checked={cuts.length > 0}
+          onChange={(has) =>
+            sizes.shape(key, { cuts: has ? [{ x: Math.round(width / 2) - 12, y: 6, width: 24, height: 24 }] : [] })
+          }
+        >
           a hole in the screen
-        </label>
+        </Check>
       </Row>
     </>
+  );
+}
+
+const folds = ["none", "upright", "level"] as const;
+
+/** Where the device folds, and how much room that takes. */
+function Fold({ device }: { device: SizedDevice }) {
+  const { sizes } = useOpenFrame();
+  const { key, width, height, hinge } = device;
+  const set = (kind: (typeof folds)[number]) => {
+    const { hinge: _, ...rest } = device;
+    const middle = (length: number): number => Math.round(length / 2) - 6;
+    const next = { none: undefined, upright: { x: middle(width), size: 12 }, level: { y: middle(height), size: 12 } }[
+      kind
+    ];
+    sizes.replace(key, next ? { ...rest, hinge: next } : rest);
+  };
+  const moved = (at: number): Hinge | undefined => hinge && ("x" in hinge ? { ...hinge, x: at } : { ...hinge, y: at });
+  return (
+    <Row label="Hinge">
+      <Select
+        label="Hinge of the device"
+        value={!hinge ? "none" : "x" in hinge ? "upright" : "level"}
+        options={folds.map((value) => ({ value, label: value }))}
+        onChange={set}
+      />
+      {hinge && (
+        <>
+          <Amount
+            label="Where the hinge begins"
+            value={"x" in hinge ? hinge.x : hinge.y}
+            onDone={(at) => {
+              const next = moved(at);
+              if (next) sizes.shape(key, { hinge: next });
+            }}
+          />
+          <Amount
+            label="How wide the hinge is"
+            value={hinge.size}
+            most={200}
+            onDone={(size) => sizes.shape(key, { hinge: { ...hinge, size } })}
+          />
+        </>
+      )}
+    </Row>
   );
 }
 

@@ -14,7 +14,7 @@ import {
   targetsOf,
   type View,
 } from "../../../core/index.js";
-import { useOpenFrame, useSizes } from "../../app/open-frame.js";
+import { useLive, useOpenFrame, useSizes } from "../../app/open-frame.js";
 import { useDark } from "../../app/theme.js";
 import type { SizedDevice } from "../../data/sizes.js";
 import { GoesOn } from "../../device/goes-on.js";
@@ -50,7 +50,8 @@ const useViewOf = (device: SizedDevice | null): View | null => {
   const { sizes } = useOpenFrame();
   const rtl = useSizes((shown) => shown.rtl);
   const calm = useSizes((shown) => shown.calm);
-  return useMemo(() => device && sizes.viewOf(device), [sizes, device, rtl, calm]);
+  const target = useLive((live) => live.device.view.target);
+  return useMemo(() => device && sizes.viewOf(device), [sizes, device, rtl, calm, target]);
 };
 
 /** The frame that a device shows: as a change would make it, where one is looked at that is for its views. */
@@ -62,54 +63,35 @@ const useTried = (frame: Frame, view: View): Frame => {
   return isMeant ? tried.frame : frame;
 };
 
-/** One device of several, with what Back does on it and how it differs from the one before. */
-export const DeviceSlot = memo(function DeviceSlot({ device, before, scale, isFirst, onHold }: DeviceSlotProps) {
-  const { live, sizes } = useOpenFrame();
-  const { key, name } = device;
-  const { frame: real, state } = useFollowing(key);
-  const isApart = useSizes((shown) => shown.own !== null);
+/** How the app looks on all devices. */
+const useLooks = () => {
   const hatched = useSizes((shown) => shown.hatched);
   const text = useSizes((shown) => shown.text);
   const theme = useSizes((shown) => shown.theme);
-  const touring = useSizes((shown) => (isFirst ? shown.touring : null));
   const isPageDark = useDark();
-  const dark = theme === "page" ? isPageDark : theme === "dark";
+  return { hatched, text, dark: theme === "page" ? isPageDark : theme === "dark" };
+};
+
+/** One device of several, with what Back does on it and how it differs from the one before. */
+export const DeviceSlot = memo(function DeviceSlot({ device, before, scale, isFirst, onHold }: DeviceSlotProps) {
+  const { live, sizes } = useOpenFrame();
+  const { key } = device;
+  const { frame: real, state } = useFollowing(key);
+  const isApart = useSizes((shown) => shown.own !== null);
+  const touring = useSizes((shown) => (isFirst ? shown.touring : null));
+  const looks = useLooks();
   const own = useViewOf(device);
-  const neighbour = useViewOf(before);
-  const view = touring ?? own;
-  const frame = useTried(real, view ?? live.get().device.view);
+  const view = touring ?? own ?? live.get().device.view;
+  const frame = useTried(real, view);
   const [isHeld, setHeld] = useState(false);
-  const apart = useMemo(
-    () => (view && neighbour && !isApart ? apartSays(frame, state, neighbour, view) : []),
-    [frame, state, neighbour, view, isApart],
-  );
-  const back = useMemo(() => view && backSays(frame, view, state), [frame, view, state]);
-  if (!view) return null;
   const [width, height] = [view.width * scale, view.height * scale];
-  const said = apart.filter((each) => !each.startsWith("Back:"));
   return (
     <figure
       className="relative flex shrink-0 flex-col"
       style={{ width: Math.max(width, leastFigure) }}
       data-sized={key}
     >
-      <figcaption className="mb-1.5 leading-tight">
-        <div className="flex items-center gap-1">
-          <DeviceSettings device={device} />
-        </div>
-        <div className="flex flex-wrap gap-x-2 whitespace-nowrap">
-          <span className="font-semibold text-petrol" data-band>
-            {bandAt(frame, view.width).id}
-            {classOf(frame, view).short && " · low"}
-          </span>
-          <span className="mono text-[11.5px] text-ink-2">
-            {view.width} × {view.height}
-          </span>
-          {targetsOf(frame).length > 1 && device.target && (
-            <span className="text-ink-2">{targetIn(frame, view).label}</span>
-          )}
-        </div>
-      </figcaption>
+      <Caption frame={frame} device={device} view={view} />
       <div className="relative" style={{ width, height }}>
         <div
           data-device={key}
@@ -118,13 +100,7 @@ export const DeviceSlot = memo(function DeviceSlot({ device, before, scale, isFi
           onFocusCapture={() => actOn(key)}
         >
           <ShownDevice
-            frame={frame}
-            state={state}
-            view={view}
-            dark={dark}
-            scale={scale}
-            hatched={hatched}
-            text={text}
+            {...{ frame, state, view, scale, ...looks }}
             send={sizes.send}
             onRelaunch={() => live.relaunch()}
           />
@@ -134,7 +110,7 @@ export const DeviceSlot = memo(function DeviceSlot({ device, before, scale, isFi
         </div>
         {!touring && (
           <EdgeHandle
-            name={name}
+            name={device.name}
             width={device.width}
             scale={scale}
             onWiden={(next) => sizes.widen(key, next)}
@@ -142,12 +118,52 @@ export const DeviceSlot = memo(function DeviceSlot({ device, before, scale, isFi
           />
         )}
       </div>
-      <p className="mt-1.5 line-clamp-2 font-semibold" data-back>
-        Back: {back}
-      </p>
-      <p className="line-clamp-2 min-h-4.5 text-ink-2" data-apart title={said.join(" · ")}>
-        {said.join(" · ")}
-      </p>
+      <Said frame={frame} view={view} state={state} before={isApart ? null : before} />
     </figure>
   );
 });
+
+/** What a device is, and which views it is one of. */
+function Caption({ frame, device, view }: { frame: Frame; device: SizedDevice; view: View }) {
+  return (
+    <figcaption className="mb-1.5 leading-tight">
+      <div className="flex items-center gap-1">
+        <DeviceSettings device={device} />
+      </div>
+      <div className="flex flex-wrap gap-x-2 whitespace-nowrap">
+        <span className="font-semibold text-petrol" data-band>
+          {bandAt(frame, view.width).id}
+          {classOf(frame, view).short && " · low"}
+        </span>
+        <span className="mono text-[11.5px] text-ink-2">
+          {view.width} × {view.height}
+        </span>
+        {targetsOf(frame).length > 1 && device.target && (
+          <span className="text-ink-2">{targetIn(frame, view).label}</span>
+        )}
+      </div>
+    </figcaption>
+  );
+}
+
+/** What Back does on a device, and how it differs from the one before. */
+function Said({ frame, view, state, before }: { frame: Frame; view: View; state: State; before: SizedDevice | null }) {
+  const neighbour = useViewOf(before);
+  const back = useMemo(() => backSays(frame, view, state), [frame, view, state]);
+  const apart = useMemo(
+    () => (neighbour ? apartSays(frame, state, neighbour, view) : []),
+    [frame, state, neighbour, view],
+  );
+  // what Back does stands over it
+  const said = apart.filter((each) => !each.startsWith("Back:")).join(" · ");
+  return (
+    <>
+      <p className="mt-1.5 line-clamp-2 font-semibold" data-back>
+        Back: {back}
+      </p>
+      <p className="line-clamp-2 min-h-4.5 text-ink-2" data-apart title={said}>
+        {said}
+      </p>
+    </>
+  );
+}

@@ -1,5 +1,5 @@
 import { Popover } from "radix-ui";
-import { useRef, useState } from "react";
+import { type KeyboardEvent, useState } from "react";
 import {
   applyEdit,
   classIn,
@@ -42,11 +42,21 @@ const splitWords: Readonly<Record<string, string>> = { true: "side by side", fal
 const wordsOf = (slot: SlotForm, value: unknown): string =>
   slot.slot === "split" ? (splitWords[String(value)] ?? "") : valueWords(slot, value);
 
-/** What holds in a cell, in words. */
+/** What holds in a cell; of a pair whether its panes stand side by side there, said or not. */
+const valueIn = (
+  frame: Frame,
+  id: Id | null,
+  { slot, fallback }: SlotForm,
+  { band, target, short, value }: GridCell,
+) =>
+  slot === "split" && id !== null
+    ? lookOf(frame, id, classIn(frame, band, target, short ?? false)).split
+    : (value ?? fallback);
+
+/** The same in words. */
 const wordOf = (frame: Frame, id: Id | null, slot: SlotForm, cell: GridCell): string => {
-  const at = classIn(frame, cell.band, cell.target, cell.short ?? false);
-  if (slot.slot === "split" && id !== null) return wordsOf(slot, lookOf(frame, id, at).split);
-  return cell.value === undefined && slot.fallback === null ? "as usual" : wordsOf(slot, cell.value ?? slot.fallback);
+  const value = valueIn(frame, id, slot, cell);
+  return value === null || value === undefined ? "as usual" : wordsOf(slot, value);
 };
 
 const cellOf = ({ target, band, short }: GridCell): Cell => ({ target, band, ...(short && { short }) });
@@ -84,32 +94,44 @@ export function LookCell(props: LookCellProps) {
   );
 }
 
-/** The values it may have there: what points at one sees it on the devices of these views, what presses it sets it. */
-function Options({
-  frame,
-  id,
-  name,
-  slot,
-  cell,
-  place,
-  view,
-  stateIn,
-  onDone,
-}: LookCellProps & { onDone: () => void }) {
+/** What a value would make of the frame; looking at it on the devices of its views, and making it so. */
+const useSetting = ({ frame, id, name, slot, cell, place, onDone }: OptionsProps) => {
   const { editing, sizes } = useOpenFrame();
-  const list = useRef<HTMLUListElement>(null);
   const cells = [cellOf(cell)];
-  const options = optionsOfForm(slot.form);
-  const set = (value: unknown, says: string) => {
-    sizes.tryOut(null);
-    void editing.edit(variedEdit(id, slot.slot, cells, value), `${name}: ${says} at ${place}`);
-    onDone();
-  };
   const tried = (value: unknown): Frame => {
     const result = applyEdit(frame, variedEdit(id, slot.slot, cells, value));
     return result.ok ? result.frame : frame;
   };
   const look = (value: unknown) => sizes.tryOut({ frame: tried(value), cell: cellOf(cell) });
+  const lookAway = () => sizes.tryOut(null);
+  const set = (value: unknown, says: string) => {
+    lookAway();
+    void editing.edit(variedEdit(id, slot.slot, cells, value), `${name}: ${says} at ${place}`);
+    onDone();
+  };
+  return { tried, look, lookAway, set };
+};
+
+interface OptionsProps extends LookCellProps {
+  onDone: () => void;
+}
+
+/** Goes among the options of a list by arrows, which stand two in a line. */
+const stepAmong = (event: KeyboardEvent<HTMLElement>) => {
+  const by = { ArrowDown: 2, ArrowUp: -2, ArrowRight: 1, ArrowLeft: -1 }[event.key];
+  if (by === undefined) return;
+  event.preventDefault();
+  event.stopPropagation();
+  const buttons = [...event.currentTarget.querySelectorAll("button")];
+  const at = buttons.findIndex((button) => button === document.activeElement);
+  buttons[(at + by + buttons.length) % buttons.length]?.focus();
+};
+
+/** The values it may have there: what points at one sees it on the devices of these views, what presses it sets it. */
+function Options(props: OptionsProps) {
+  const { frame, id, name, slot, cell, place, view, stateIn } = props;
+  const { tried, look, lookAway, set } = useSetting(props);
+  const options = optionsOfForm(slot.form);
   if (options.length === 0)
     return (
       <CellField
@@ -122,28 +144,9 @@ function Options({
         onSet={set}
       />
     );
-  const step = (by: number) => {
-    const buttons = [...(list.current?.querySelectorAll("button") ?? [])];
-    const at = buttons.findIndex((button) => button === document.activeElement);
-    buttons[(at + by + buttons.length) % buttons.length]?.focus();
-  };
-  const now =
-    slot.slot === "split" && id !== null
-      ? lookOf(frame, id, classIn(frame, cell.band, cell.target, cell.short ?? false)).split
-      : (cell.value ?? slot.fallback);
+  const now = valueIn(frame, id, slot, cell);
   return (
-    <ul
-      ref={list}
-      className="grid grid-cols-2"
-      onKeyDown={(event) => {
-        const by = { ArrowDown: 2, ArrowUp: -2, ArrowRight: 1, ArrowLeft: -1 }[event.key];
-        if (by === undefined) return;
-        event.preventDefault();
-        event.stopPropagation();
-        step(by);
-      }}
-      onPointerLeave={() => sizes.tryOut(null)}
-    >
+    <ul className="grid grid-cols-2" onKeyDown={stepAmong} onPointerLeave={lookAway}>
       {options.map(({ value, is }) => (
         <li key={value}>
           <button

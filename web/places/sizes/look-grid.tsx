@@ -51,24 +51,24 @@ const walk = (event: KeyboardEvent<HTMLElement>) => {
   next.focus();
 };
 
+/** The columns: each target, and in it each band, with a view that is one of its own. */
+const useColumns = (frame: Frame, low: boolean) =>
+  useMemo(() => {
+    const targets = targetsOf(frame);
+    return targets.flatMap(({ id: target, label }) =>
+      bandsOf(frame).map(({ id: band }) => ({
+        target,
+        band,
+        place: `${low ? "low views of " : ""}${band}${targets.length > 1 ? ` on ${label}` : ""}`,
+        view: viewOf(frame, { ...usualSize(frame, band, low), target, insets: noInsets }),
+      })),
+    );
+  }, [frame, low]);
+
 /** Everything that differs by view: a row for each hub, pair and overlay, and whatever else does; a column for each target and band. */
 export const LookGrid = memo(function LookGrid({ frame }: { frame: Frame }) {
-  const rows = useMemo(() => sizeRows(frame), [frame]);
   const [lows, setLows] = useState<Lows>("tall");
-  const [most, setMost] = useState(page);
-  const low = lows === "low" && frame.short !== undefined;
-  const columns = useMemo(
-    () =>
-      targetsOf(frame).flatMap(({ id: target, label }) =>
-        bandsOf(frame).map(({ id: band }) => ({
-          target,
-          band,
-          place: `${low ? "low views of " : ""}${band}${targetsOf(frame).length > 1 ? ` on ${label}` : ""}`,
-          view: viewOf(frame, { ...usualSize(frame, band, low), target, insets: noInsets }),
-        })),
-      ),
-    [frame, low],
-  );
+  const { short } = frame;
   return (
     <section aria-label="What differs by view" className="flex min-h-40 grow basis-0 flex-col border-t border-rule">
       <header className="flex flex-wrap items-center gap-3 px-4 pt-2 pb-1">
@@ -77,42 +77,51 @@ export const LookGrid = memo(function LookGrid({ frame }: { frame: Frame }) {
           press a cell to set it there; a dot marks what is set, the rest comes from the cell before
         </p>
         <span className="grow" />
-        {frame.short !== undefined && (
+        {short !== undefined && (
           <Choice<Lows>
             label="Which views"
             value={lows}
             options={[
               { value: "tall", label: "ordinary views" },
-              { value: "low", label: `lower than ${frame.short}` },
+              { value: "low", label: `lower than ${short}` },
             ]}
             onChange={setLows}
           />
         )}
       </header>
-      <div className="min-h-0 grow overflow-auto px-4 pb-3" onKeyDown={walk}>
-        <table className="w-full min-w-190 table-fixed border-collapse">
-          <Head frame={frame} />
-          <tbody>
-            {rows.slice(0, most).map((row, i) => (
-              <Row key={`${row.id ?? ""} ${row.slot}`} frame={frame} row={row} at={i} low={low} columns={columns} />
-            ))}
-          </tbody>
-        </table>
-        {rows.length > most && (
-          <Button className="mt-2" onClick={() => setMost(most * 4)}>
-            Show more of {rows.length}
-          </Button>
-        )}
-        {rows.length === 0 && (
-          <p className="py-3">
-            <b>Nothing differs yet.</b>{" "}
-            <span className="text-ink-2">Make a hub, a pair or a sheet on the plan: each gets a row here.</span>
-          </p>
-        )}
-      </div>
+      <Table frame={frame} low={lows === "low" && short !== undefined} />
     </section>
   );
 });
+
+function Table({ frame, low }: { frame: Frame; low: boolean }) {
+  const rows = useMemo(() => sizeRows(frame), [frame]);
+  const [most, setMost] = useState(page);
+  const columns = useColumns(frame, low);
+  return (
+    <div className="min-h-0 grow overflow-auto px-4 pb-3" onKeyDown={walk}>
+      <table className="w-full min-w-190 table-fixed border-collapse">
+        <Head frame={frame} />
+        <tbody>
+          {rows.slice(0, most).map((row, i) => (
+            <Row key={`${row.id ?? ""} ${row.slot}`} frame={frame} row={row} at={i} low={low} columns={columns} />
+          ))}
+        </tbody>
+      </table>
+      {rows.length > most && (
+        <Button className="mt-2" onClick={() => setMost(most * 4)}>
+          Show more of {rows.length}
+        </Button>
+      )}
+      {rows.length === 0 && (
+        <p className="py-3">
+          <b>Nothing differs yet.</b>{" "}
+          <span className="text-ink-2">Make a hub, a pair or a sheet on the plan: each gets a row here.</span>
+        </p>
+      )}
+    </div>
+  );
+}
 
 function Head({ frame }: { frame: Frame }) {
   const bands = bandsOf(frame);

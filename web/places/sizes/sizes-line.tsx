@@ -8,17 +8,17 @@ import { PopBox } from "../../parts/pop-box.js";
 import { TourLine } from "./tour-line.js";
 import { Select } from "../../parts/select.js";
 
+const themes: { value: SizesUse["theme"]; label: string }[] = [
+  { value: "page", label: "theme as here" },
+  { value: "light", label: "light theme" },
+  { value: "dark", label: "dark theme" },
+];
 const texts = [100, 115, 130, 150, 175, 200];
 
 /** What holds for all the devices: one state or each its own, direction, text, motion, theme; and adding and turning them. */
 export function SizesLine() {
   const { sizes } = useOpenFrame();
   const isApart = useSizes((shown) => shown.own !== null);
-  const rtl = useSizes((shown) => shown.rtl);
-  const calm = useSizes((shown) => shown.calm);
-  const text = useSizes((shown) => shown.text);
-  const theme = useSizes((shown) => shown.theme);
-  const hatched = useSizes((shown) => shown.hatched);
   return (
     <header className="flex flex-col gap-1.5 px-4 pt-2.5 pb-1">
       <TourLine>
@@ -36,43 +36,54 @@ export function SizesLine() {
         <Button icon="device-rotate" onClick={() => sizes.turnAll()}>
           Turn all
         </Button>
-        <Choice
-          label="Direction of reading"
-          value={rtl ? "rtl" : "ltr"}
-          options={[
-            { value: "ltr", label: "left to right" },
-            { value: "rtl", label: "right to left" },
-          ]}
-          onChange={(next) => sizes.use({ rtl: next === "rtl" })}
-        />
-        <label className="flex items-center gap-1">
-          <span className="text-ink-2">text</span>
-          <Select
-            label="How large text is set"
-            value={String(Math.round(text * 100))}
-            options={texts.map((percent) => ({ value: String(percent), label: `${percent} %` }))}
-            onChange={(percent) => sizes.use({ text: Number(percent) / 100 })}
-          />
-        </label>
-        <Select<SizesUse["theme"]>
-          label="Theme of the app on the devices"
-          value={theme}
-          options={[
-            { value: "page", label: "theme as here" },
-            { value: "light", label: "light theme" },
-            { value: "dark", label: "dark theme" },
-          ]}
-          onChange={(next) => sizes.use({ theme: next })}
-        />
-        <Toggle label="calm" title="Reduced motion is asked for" on={calm} onChange={(on) => sizes.use({ calm: on })} />
-        <Toggle
-          label="hidden parts"
-          title="Hatch what lies under a floating bar, a hole, a hinge or an overlay"
-          on={hatched}
-          onChange={(on) => sizes.use({ hatched: on })}
-        />
+        <Uses />
       </TourLine>
     </header>
+  );
+}
+
+/** How a person has set their devices. */
+function Uses() {
+  const { sizes } = useOpenFrame();
+  const rtl = useSizes((shown) => shown.rtl);
+  const calm = useSizes((shown) => shown.calm);
+  const text = useSizes((shown) => shown.text);
+  const theme = useSizes((shown) => shown.theme);
+  const hatched = useSizes((shown) => shown.hatched);
+  return (
+    <>
+      <Choice
+        label="Direction of reading"
+        value={rtl ? "rtl" : "ltr"}
+        options={[
+          { value: "ltr", label: "left to right" },
+          { value: "rtl", label: "right to left" },
+        ]}
+        onChange={(next) => sizes.use({ rtl: next === "rtl" })}
+      />
+      <label className="flex items-center gap-1">
+        <span className="text-ink-2">text</span>
+        <Select
+          label="How large text is set"
+          value={String(Math.round(text * 100))}
+          options={texts.map((percent) => ({ value: String(percent), label: `${percent} %` }))}
+          onChange={(percent) => sizes.use({ text: Number(percent) / 100 })}
+        />
+      </label>
+      <Select<SizesUse["theme"]>
+        label="Theme of the app on the devices"
+        value={theme}
+        options={themes}
+        onChange={(next) => sizes.use({ theme: next })}
+      />
+      <Toggle label="calm" title="Reduced motion is asked for" on={calm} onChange={(on) => sizes.use({ calm: on })} />
+      <Toggle
+        label="hidden parts"
+        title="Hatch what lies under a floating bar, a hole, a hinge or an overlay"
+        on={hatched}
+        onChange={(on) => sizes.use({ hatched: on })}
+      />
+    </>
   );
 }
 

@@ -7,6 +7,7 @@ import {
   nameOf,
   type State,
   type SurvivalCell,
+  type SurvivalMend,
   type SurvivalRow,
   type View,
   whyOf,
@@ -69,66 +70,68 @@ export function SurvivalCellButton(props: SurvivalCellProps) {
 }
 
 /** The engine's reasons, what was lost, and what would change it. */
-function Why({ frame, view, state, rows, row, cell }: SurvivalCellProps) {
-  const { editing, live } = useOpenFrame();
+function Why(props: SurvivalCellProps) {
+  const { frame, state, row, cell } = props;
+  const { live } = useOpenFrame();
   const why = useMemo(() => whyOf(frame, row, cell), [frame, row, cell]);
-  const mends = useMemo(
-    () => mendsOf(frame, view, state, rows, row, cell.piece),
-    [frame, view, state, rows, row, cell],
-  );
-  const [faults, setFaults] = useState<string | null>(null);
-  const { lost, fate } = cell;
+  const otherwise = cell.fate === "kept" ? "All of it is as it was." : "The person is elsewhere.";
   return (
     <>
-      {why.length > 0 ? (
-        <div className="flex flex-col gap-1">
-          {why.map((each, i) => (
-            <p key={i} className={i === 0 ? "" : "text-ink-2"}>
-              {each}
-            </p>
-          ))}
-        </div>
-      ) : (
-        <p>{fate === "kept" ? "All of it is as it was." : "The person is elsewhere."}</p>
-      )}
-      {lost.length > 0 && (
+      <div className="flex flex-col gap-1">
+        {(why.length > 0 ? why : [otherwise]).map((each, i) => (
+          <p key={i} className={i === 0 ? "" : "text-ink-2"}>
+            {each}
+          </p>
+        ))}
+      </div>
+      {cell.lost.length > 0 && (
         <ul className="max-h-24 overflow-auto rounded-sm bg-plate-1 px-2 py-1 text-[12px]">
-          {lost.map(({ key, node, params, says }) => (
+          {cell.lost.map(({ key, node, params, says }) => (
             <li key={key} className="truncate">
               <b className="font-semibold">{nameOf(frame, node, params)}</b> {says}
             </li>
           ))}
         </ul>
       )}
-      {mends.map(({ label, edit, elsewhere, fate: becomes }, i) => (
-        <div key={label} className="flex items-center gap-2" data-mend>
-          <Button
-            tone={i === 0 ? "strong" : "plain"}
-            onClick={() =>
-              setFaults(
-                editing
-                  .edit(edit, label)
-                  ?.map(({ remedy }) => remedy)
-                  .join(" ") ?? null,
-              )
-            }
-          >
-            {label}
-          </Button>
-          <span className="text-[12px] leading-tight text-ink-2">
-            {becomes}; {elsewhere} other {elsewhere === 1 ? "cell" : "cells"} too
-          </span>
-        </div>
-      ))}
-      {faults && <p className="text-clay">! {faults}</p>}
-      {fate !== "kept" && mends.length === 0 && (
-        <p className="text-[12px] text-ink-2">No single setting keeps it: it goes with the screen itself.</p>
-      )}
+      <Mends {...props} />
       <Popover.Close asChild>
         <Button tone="quiet" className="self-start" onClick={() => live.goAlong(state, row.events)}>
           Do it on the device
         </Button>
       </Popover.Close>
+    </>
+  );
+}
+
+/** The settings that make it better, each with what else it changes. */
+function Mends({ frame, view, state, rows, row, cell }: SurvivalCellProps) {
+  const { editing } = useOpenFrame();
+  const [refused, setRefused] = useState<string | null>(null);
+  const mends = useMemo(
+    () => mendsOf(frame, view, state, rows, row, cell.piece),
+    [frame, view, state, rows, row, cell],
+  );
+  const make = ({ edit, label }: SurvivalMend) => {
+    const faults = editing.edit(edit, label);
+    setRefused(faults ? faults.map(({ remedy }) => remedy).join(" ") : null);
+  };
+  if (mends.length === 0)
+    return cell.fate === "kept" ? null : (
+      <p className="text-[12px] text-ink-2">No single setting keeps it: it goes with the screen itself.</p>
+    );
+  return (
+    <>
+      {mends.map((mend, i) => (
+        <div key={mend.label} className="flex items-center gap-2" data-mend>
+          <Button tone={i === 0 ? "strong" : "plain"} onClick={() => make(mend)}>
+            {mend.label}
+          </Button>
+          <span className="text-[12px] leading-tight text-ink-2">
+            {mend.fate}; {mend.elsewhere} other {mend.elsewhere === 1 ? "cell" : "cells"} too
+          </span>
+        </div>
+      ))}
+      {refused && <p className="text-clay">! {refused}</p>}
     </>
   );
 }

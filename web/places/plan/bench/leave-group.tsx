@@ -24,21 +24,11 @@ const whens: { value: Leave["when"]; label: string }[] = [
 
 /** Whether the screen asks before it is left, what it asks, and which actions leave it unasked. */
 export function LeaveGroup() {
-  const { frame, said, set } = useBench();
+  const { said, set } = useBench();
   const node = useNodeOf("screen");
   const { leave } = node;
   const put = (next: Leave | undefined, label: string) => set("leave", next, label);
   const start = () => plainLeave(draftFieldsOf(node).length > 0 ? "draft" : "always");
-  const others = (leave?.free ?? []).filter((each): each is Exclude<Free, Id> => typeof each !== "string");
-  const free = (next: readonly Free[], label: string) => {
-    if (!leave) return;
-    const { free: _, ...plain } = leave;
-    put(next.length ? { ...plain, free: [...next] } : plain, label);
-  };
-  const toggle = (action: Action, on: boolean) => {
-    const rest = (leave?.free ?? []).filter((each) => each !== action.id);
-    free(on ? [...rest, action.id] : rest, `${action.label} ${on ? "leaves unasked" : "is asked about"}`);
-  };
   return (
     <Group title="Before it is left" of="leave">
       <Check
@@ -62,30 +52,53 @@ export function LeaveGroup() {
               onDone={(ask) => put({ ...leave, ask: ask.slice(0, 200) }, `asks ${ask}`)}
             />
           </Line>
-          {(node.actions ?? []).map((action) => (
-            <Check
-              key={action.id}
-              checked={leave.free?.includes(action.id) ?? false}
-              onChange={(on) => toggle(action, on)}
-            >
-              <i className="not-italic">{action.label}</i> leaves unasked
-            </Check>
-          ))}
-          {others.map((each) => (
-            <Check
-              key={`${each.in} ${each.action}`}
-              checked
-              onChange={() =>
-                free(leave.free?.filter((other) => other !== each) ?? [], `${each.action} is asked about`)
-              }
-            >
-              {actionName(frame, each.in, each.action)} on {nameOf(frame, each.in)} leaves unasked
-            </Check>
-          ))}
+          <FreeChecks leave={leave} actions={node.actions ?? []} onChange={put} />
         </>
       )}
       <Says>{said.leave}</Says>
     </Group>
+  );
+}
+
+interface FreeChecksProps {
+  leave: Leave;
+  actions: readonly Action[];
+  onChange: (leave: Leave, label: string) => void;
+}
+
+/** The actions that leave it unasked: its own, and those of other screens. */
+function FreeChecks({ leave, actions, onChange }: FreeChecksProps) {
+  const { frame } = useBench();
+  const { free = [], ...plain } = leave;
+  const others = free.filter((each): each is Exclude<Free, Id> => typeof each !== "string");
+  const set = (next: readonly Free[], label: string) =>
+    onChange(next.length ? { ...plain, free: [...next] } : plain, label);
+  const toggle = ({ id, label }: Action, on: boolean) => {
+    const rest = free.filter((each) => each !== id);
+    set(on ? [...rest, id] : rest, `${label} ${on ? "leaves unasked" : "is asked about"}`);
+  };
+  return (
+    <>
+      {actions.map((action) => (
+        <Check key={action.id} checked={free.includes(action.id)} onChange={(on) => toggle(action, on)}>
+          {action.label} leaves unasked
+        </Check>
+      ))}
+      {others.map((each) => (
+        <Check
+          key={`${each.in} ${each.action}`}
+          checked
+          onChange={() =>
+            set(
+              free.filter((other) => other !== each),
+              `${each.action} is asked about`,
+            )
+          }
+        >
+          {actionName(frame, each.in, each.action)} on {nameOf(frame, each.in)} leaves unasked
+        </Check>
+      ))}
+    </>
   );
 }
 
