@@ -78,8 +78,9 @@ const keyToFound = async (browser: Browser, url: string): Promise<number[]> => {
   await page.focus('input[aria-label="Find"]');
   await page.waitForSelector('[aria-label="Found"]');
   const took = await page.evaluate(async () => {
-    const input = sure(document.querySelector<HTMLInputElement>('input[aria-label="Find"]'));
-    const set = sure(sure(Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")).set);
+    const input = document.querySelector<HTMLInputElement>('input[aria-label="Find"]');
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set;
+    if (!input || !set) throw new Error("there is nothing to type into");
     const found = () => document.querySelector('[aria-label="Found"]')?.textContent;
     const times: number[] = [];
     for (const text of ["9", "98", "far", "tab", "tab 3", "", "t", "s1", "s12", "s123", "x", "7", "77", "d", "fo"]) {
@@ -127,12 +128,12 @@ const pasteToDrawn = async (
     const paste = new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true });
     const shown = await until(
       () => document.body.dispatchEvent(paste),
-      () => sure(document.body.textContent).includes("makes "),
+      () => document.body.textContent?.includes("makes ") ?? false,
     );
     await new Promise((resolve) => setTimeout(resolve, 500));
     const enter = new KeyboardEvent("keydown", { key: "Enter", ctrlKey: true, bubbles: true, cancelable: true });
     const drawn = await until(
-      () => sure(document.querySelector("textarea")).dispatchEvent(enter),
+      () => document.querySelector("textarea")?.dispatchEvent(enter),
       () => document.querySelector('[data-node="screen2"]') !== null,
     );
     return { shown, drawn };
@@ -156,7 +157,8 @@ const heapAfterEdits = async (browser: Browser, url: string, times: number): Pro
         target.dispatchEvent(new KeyboardEvent("keydown", { bubbles: true, cancelable: true, ...init }));
       const pause = () => new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
       for (let i = 0; i < count; i += 1) {
-        const chosen = sure(document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]'));
+        const chosen = document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]');
+        if (!chosen) throw new Error("nothing is chosen");
         press({ key: "ArrowDown", altKey: true }, chosen);
         await pause();
         press({ key: "z", ctrlKey: true }, document.body);

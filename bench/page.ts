@@ -1,4 +1,4 @@
-import { sure, firstOf } from "../core/index.js";
+import { firstOf } from "../core/index.js";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
@@ -68,7 +68,8 @@ const keyToPaint = async (url: string, path: string, times: number): Promise<num
                 .join();
             const before = order();
             const began = performance.now();
-            const chosen = sure(document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]'));
+            const chosen = document.querySelector<HTMLElement>('[role="treeitem"][aria-selected="true"]');
+            if (!chosen) throw new Error("nothing is chosen");
             chosen.focus();
             chosen.dispatchEvent(new KeyboardEvent("keydown", { key, altKey: true, bubbles: true, cancelable: true }));
             const look = () => {
@@ -137,7 +138,8 @@ const dragToSaid = async (url: string): Promise<number[]> => {
       target.dispatchEvent(
         new PointerEvent(type, { clientX: x, clientY: y, bubbles: true, cancelable: true, button: 0, buttons: 1 }),
       );
-    const card = sure(document.querySelector('[data-node="screen3"]'));
+    const card = document.querySelector('[data-node="screen3"]');
+    if (!card) throw new Error("the card is not drawn");
     const box = card.getBoundingClientRect();
     at("pointerdown", box.x + 20, box.y + 10, card);
     at("pointermove", box.x + 40, box.y + 20, window);

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { useNavigate, useParams } from "react-router";
 import { type Command, useCommands } from "./commands.js";
-import { useEditing, useLive, useOpenFrame } from "./open-frame.js";
+import { useEditing, useLive, useOpenFrame, useSizes } from "./open-frame.js";
 import { places, usePlace } from "./places.js";
 import { setDark, useDark } from "./theme.js";
 
@@ -13,6 +13,7 @@ export const useAppCommands = (onHistory: () => void): void => {
   const [, go] = usePlace();
   const dark = useDark();
   const sideBySide = useLive((live) => live.sideBySide);
+  const hatched = useSizes((shown) => shown.hatched);
   const undone = useEditing((edited) => edited.history.undone.at(-1)?.label);
   const done = useEditing((edited) => edited.history.done.at(-1)?.label);
   const commands = useMemo<Command[]>(
@@ -32,6 +33,12 @@ export const useAppCommands = (onHistory: () => void): void => {
         id: "side-by-side",
         label: sideBySide ? "One device" : "All targets side by side",
         run: () => opened.live.showAllTargets(!sideBySide),
+      },
+      {
+        id: "hidden-parts",
+        label: hatched ? "Hidden parts as they are" : "Hatch what is hidden on the device",
+        says: "under a bar, a hole, a hinge, a sheet",
+        run: () => opened.sizes.use({ hatched: !hatched }),
       },
       {
         id: "theme",
@@ -55,7 +62,7 @@ export const useAppCommands = (onHistory: () => void): void => {
       })),
       { id: "shelf", label: "To the shelf", says: "all frames", run: () => void navigate("/") },
     ],
-    [opened, id, navigate, go, dark, sideBySide, done, undone, onHistory],
+    [opened, id, navigate, go, dark, sideBySide, hatched, done, undone, onHistory],
   );
   useCommands("app", commands);
 };

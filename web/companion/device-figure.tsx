@@ -1,5 +1,5 @@
 import { endWords, type Frame, ladderOf, plainName, type State, targetIn, type View } from "../../core/index.js";
-import { useOpenFrame } from "../app/open-frame.js";
+import { useOpenFrame, useSizes } from "../app/open-frame.js";
 import { useDark } from "../app/theme.js";
 import { GoesOn } from "../device/goes-on.js";
 import { ShownDevice } from "../device/shown-device.js";
@@ -32,6 +32,7 @@ const backWords = (frame: Frame, view: View, state: State): string => {
 export function DeviceFigure({ frame, view, state, ghost, scale, named }: DeviceFigureProps) {
   const { live } = useOpenFrame();
   const dark = useDark();
+  const hatched = useSizes((shown) => shown.hatched);
   const width = view.width * scale;
   return (
     <figure className="flex flex-col gap-1.5">
@@ -53,6 +54,7 @@ export function DeviceFigure({ frame, view, state, ghost, scale, named }: Device
             dark={dark}
             scale={scale}
             ghost={ghost !== null}
+            hatched={hatched}
             send={live.send}
             onRelaunch={() => live.relaunch()}
           />

@@ -36,6 +36,7 @@ function Rows({
     { length: Math.max(0, Math.min(count, to * columns) - from * columns) },
     (_, i) => from * columns + i + 1,
   );
+  const rowVariable: Record<`--${string}`, string> = { "--row": `${height}px` };
   return (
     <div style={{ height: lines * height, position: "relative" }}>
       <div
@@ -46,6 +47,7 @@ function Rows({
           right: 0,
           display: "grid",
           gridTemplateColumns: `repeat(${columns}, 1fr)`,
+          ...rowVariable,
         }}
       >
         {shown.map(children)}
@@ -53,6 +55,10 @@ function Rows({
     </div>
   );
 }
+
+const cellLook = "m-1.5 flex h-29 flex-col items-start justify-end rounded-md bg-(--mark) p-3 text-left";
+const rowLook =
+  "flex h-(--row) items-center gap-3 border-b border-[color-mix(in_srgb,var(--ink)_13%,transparent)] px-4 text-left";
 
 type BodyParts = Pick<BodyProps, "params" | "ui" | "onType">;
 const blank: AnyBody = { kind: "blank" };
@@ -79,26 +85,10 @@ function List({ body, params, ui, window, onPick }: Omit<BodyProps, "node"> & { 
             data-row={n}
             disabled={!body.opens}
             onClick={() => onPick(n)}
-            className={
-              grid
-                ? "flex flex-col items-start justify-end rounded-md p-3 text-left"
-                : "flex items-center gap-3 px-4 text-left"
-            }
-            style={
-              grid
-                ? { height: cellHeight - 12, margin: 6, background: "var(--mark)" }
-                : {
-                    height: rowHeight,
-                    borderBottom: "1px solid color-mix(in srgb, var(--ink) 13%, transparent)",
-                    background: ui.picked === n ? "var(--mark)" : undefined,
-                  }
-            }
+            className={grid ? cellLook : `${rowLook} ${ui.picked === n ? "bg-(--mark)" : ""}`}
           >
             {!grid && (
-              <span
-                className="size-9 shrink-0 rounded-md"
-                style={{ background: ui.picked === n ? "var(--surface)" : "var(--mark)" }}
-              />
+              <span className={`size-9 shrink-0 rounded-md ${ui.picked === n ? "bg-(--surface)" : "bg-(--mark)"}`} />
             )}
             <span className="text-[calc(16px*var(--text,1))] font-medium">{label(n)}</span>
           </button>

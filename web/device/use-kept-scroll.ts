@@ -19,14 +19,18 @@ export const useKeptScroll = ({ entry, ghost, at, send, onSettler }: Options) =>
   const scroller: RefObject<HTMLDivElement | null> = useRef(null);
   const settling = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const unsent = useRef<number | null>(null);
+  /** How far it is scrolled as it is drawn, px. */
+  const stands = useRef(0);
   const [scrolled, setScrolled] = useState(entry.ui.scroll);
 
   // the place a screen was left at is put back when it shows again, and followed when the engine changes it
   useLayoutEffect(() => {
     const element = scroller.current;
-    if (!element || unsent.current !== null) return;
-    if (Math.abs(element.scrollTop - entry.ui.scroll) > 1) element.scrollTop = entry.ui.scroll;
-    setScrolled(element.scrollTop);
+    // where it stands is known: to ask would have the page laid out at once
+    if (!element || unsent.current !== null || Math.abs(stands.current - entry.ui.scroll) <= 1) return;
+    element.scrollTop = entry.ui.scroll;
+    stands.current = element.scrollTop;
+    setScrolled(stands.current);
   }, [entry.key, entry.ui.scroll]);
 
   const settle = useRef(() => {});
@@ -47,6 +51,7 @@ export const useKeptScroll = ({ entry, ghost, at, send, onSettler }: Options) =>
   const onScroll = (event: UIEvent<HTMLDivElement>): void => {
     if (ghost) return;
     const top = event.currentTarget.scrollTop;
+    stands.current = top;
     setScrolled(top);
     if (Math.abs(top - entry.ui.scroll) < 1) return;
     unsent.current = top;
