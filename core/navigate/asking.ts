@@ -1,5 +1,4 @@
 import { lensOf } from "../frame/look.js";
-import { nodeIn } from "../frame/nodes.js";
 import type { Id, Leave } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import { entriesInside, pathTo } from "./entries.js";
@@ -10,27 +9,38 @@ import type { Asking, Entry, ScreenEntry, State } from "./state.js";
 
 // A screen with `leave` asks before it is left: the event is run to its end, and what came of that says whether anyone asks.
 
-const withLeave = new WeakMap<FixedFrame["nodes"], boolean>();
+const leaves = new WeakMap<FixedFrame["nodes"], ReadonlyMap<Id, Leave>>();
 
-/** Whether any screen of the frame asks before it is left. */
-export const hasLeave = ({ nodes }: FixedFrame): boolean => {
-  let has = withLeave.get(nodes);
-  if (has === undefined)
-    withLeave.set(nodes, (has = Object.values(nodes).some((node) => node.kind === "screen" && node.leave)));
-  return has;
+/** How each screen that asks before it is left does so. */
+const leavesIn = ({ nodes }: FixedFrame): ReadonlyMap<Id, Leave> => {
+  let found = leaves.get(nodes);
+  if (!found) {
+    const asking = Object.entries(nodes).flatMap(([id, node]): [Id, Leave][] =>
+      node.kind === "screen" && node.leave ? [[id, node.leave]] : [],
+    );
+    leaves.set(nodes, (found = new Map(asking)));
+  }
+  return found;
 };
 
 /** How a screen asks before it is left; undefined where it does not. */
-export const leaveOf = (frame: FixedFrame, id: Id): Leave | undefined => {
-  const node = nodeIn(frame, id);
-  return node?.kind === "screen" ? node.leave : undefined;
-};
+export const leaveOf = (frame: FixedFrame, id: Id): Leave | undefined => leavesIn(frame).get(id);
 
-/** The screen entries that may ask, depth first. */
-const askers = (frame: FixedFrame, entry: Entry, found: ScreenEntry[] = []): ScreenEntry[] => {
-  if (entry.kind !== "screen") for (const inner of entriesInside(entry)) askers(frame, inner, found);
-  else if (leaveOf(frame, entry.node)) found.push(entry);
-  return found;
+/** The screen entries that may ask, depth first. What an event left as it was is passed over: nothing of it is gone. */
+const askers = (asking: ReadonlyMap<Id, Leave>, entry: Entry, now: Entry | undefined, found: ScreenEntry[]): void => {
+  if (entry === now) return;
+  if (entry.kind === "screen") {
+    if (asking.has(entry.node)) found.push(entry);
+    return;
+  }
+  const after = now ? entriesInside(now) : [];
+  for (const inner of entriesInside(entry))
+    askers(
+      asking,
+      inner,
+      after.find(({ key }) => key === inner.key),
+      found,
+    );
 };
 
 /** Whether a screen names what was tapped as free: an action of its own, or of another screen. */
@@ -51,10 +61,14 @@ const losesDraft = ({ given }: Run, { key, ui }: ScreenEntry, after: Entry | und
 
 /** The screen that asks about what an event made of a state: of several the top one, else the last, depth first; null where none does. */
 export const askedBy = (run: Run, before: State, after: State, event: NavigationEvent): ScreenEntry | null => {
-  if (!hasLeave(run.frame) || after === before || before.root.entries.length === 0) return null;
+  const leaving = leavesIn(run.frame);
+  if (leaving.size === 0 || after.root === before.root || before.root.entries.length === 0) return null;
+  const found: ScreenEntry[] = [];
+  askers(leaving, before.root, after.root, found);
+  if (found.length === 0) return null;
   const top = topOf(run, before.root);
-  const asking = askers(run.frame, before.root).filter((entry) => {
-    const leave = leaveOf(run.frame, entry.node);
+  const asking = found.filter((entry) => {
+    const leave = leaving.get(entry.node);
     if (!leave || isFree(leave, entry.node, event, top.node)) return false;
     const now = pathTo(after.root, entry.key)?.at(-1);
     return leave.when === "always" ? !now : losesDraft(run, entry, now);

@@ -13,7 +13,7 @@ import type { NavigationEvent } from "./event.js";
 import { sightOf } from "./sight.js";
 import { lensOf } from "../frame/look.js";
 import { type Entry, isStuck, type State } from "./state.js";
-import { launch, step } from "./step.js";
+import { launch, step, stepThrough } from "./step.js";
 
 // A second reading of what may be shown, by a plain search: from nothing, nodes are added as long as any can be shown with
 // those that are there already.
@@ -131,7 +131,7 @@ test("in every state that can be reached nothing is there that may not be, and n
           ({ inert, face, open }) => !inert && (face !== "drawer" || open),
         ))
           for (const tab of bar.tabs.filter((id) => found(at!.facts).has(id))) {
-            const { state } = step(frame, view, at, { do: "tab", to: tab });
+            const { state } = stepThrough(frame, view, at, { do: "tab", to: tab });
             const hub = pathTo(state.root, bar.key)?.at(-1);
             if (hub?.kind === "hub") expect([tab, hub.active]).toEqual([tab, tab]);
           }
