@@ -61,6 +61,8 @@ export class Draft {
   private before: Frame;
   private readonly nodesBefore = new Map<Id, Node | undefined>();
   private ownNodes: Record<Id, Node> | null = null;
+  /** The order of the table before the present edit took something out of it. */
+  private orderBefore: readonly Id[] | null = null;
 
   constructor(
     frame: Frame,
@@ -86,6 +88,7 @@ export class Draft {
   private write(id: Id, node: Node | null): void {
     if (!this.nodesBefore.has(id)) this.nodesBefore.set(id, this.node(id));
     const nodes = (this.ownNodes ??= { ...this.frame.nodes });
+    if (!node) this.orderBefore ??= Object.keys(nodes);
     if (node) nodes[id] = node;
     else delete nodes[id];
     // a new frame each time: what is known of the one before (its index) is not true of this one
@@ -175,14 +178,23 @@ export class Draft {
   /** The next edit begins. */
   next(): void {
     this.nodesBefore.clear();
+    this.orderBefore = null;
     this.before = this.frame;
   }
 
   /** Takes back what was done since the last turn. */
   undo(): void {
-    const { before } = this;
+    const { before, orderBefore } = this;
     for (const [id, was] of [...this.nodesBefore]) this.write(id, was ?? null);
     this.nodesBefore.clear();
+    this.orderBefore = null;
+    // what was taken out stands where it stood
+    if (orderBefore && this.ownNodes) {
+      const nodes = this.ownNodes;
+      this.ownNodes = Object.fromEntries(
+        orderBefore.flatMap((id): [Id, Node][] => (nodes[id] ? [[id, nodes[id]]] : [])),
+      );
+    }
     this.frame = this.ownNodes ? { ...before, nodes: this.ownNodes } : before;
     // all stands as it did, so what is known of the frame before is true of this one
     if (this.frame !== before) shareIndex(before, this.frame);

@@ -5,7 +5,7 @@ import { topOf } from "../navigate/focus.js";
 import type { State } from "../navigate/state.js";
 import type { Frame, ScreenNode } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
-import { applyEdit, applySoundly } from "./apply.js";
+import { applyEach, applyEdit, applySoundly } from "./apply.js";
 import type { Edit } from "./edit.js";
 import { fold, type History, type HistoryEvent } from "./history.js";
 import { duplicateOf, freeIdIn } from "./naming.js";
@@ -213,4 +213,19 @@ test("an id is made from a title, and is not taken", () => {
   expect(
     ["Log water", "Äpfel & Birnen", "3rd plot", "…", "Constructor"].map((title) => freeIdIn(frame, title)),
   ).toEqual(["logWater2", "apfelBirnen", "rdPlot", "screen", "constructor2"]);
+});
+
+test("an edit that is refused half way leaves the nodes in their order, for those made with it", () => {
+  const frame = tabbed();
+  const half: Edit = {
+    kind: "batch",
+    edits: [
+      { kind: "remove", id: "deep" },
+      { kind: "remove", id: "nothing" },
+    ],
+  };
+  const named: Edit = { kind: "set", node: "c", key: "title", value: "See" };
+  const { frame: made, results } = applyEach(frame, [half, named], { sound: true });
+  expect(results.map(({ ok }) => ok)).toEqual([false, true]);
+  expect(Object.keys(made.nodes)).toEqual(Object.keys(frame.nodes));
 });
