@@ -28,9 +28,15 @@ export interface LanesProps {
 
 const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
+/** More tabs than this that were never shown stand together in one line. */
+const mostUnmade = 8;
+
 /** A lane for each tab: what lies in it as steps, with what is on them, and what it keeps when it is left. */
 export function Lanes({ frame, view, state }: LanesProps) {
   const lanes = useMemo(() => lanesOf(frame, view, state), [frame, view, state]);
+  const unmade = lanes.filter(({ isMade }) => !isMade);
+  const folded = unmade.length > mostUnmade ? unmade : [];
+  const shown = folded.length > 0 ? lanes.filter(({ isMade }) => isMade) : lanes;
   const { screens, drafts } = useMemo(() => muchIn(state), [state]);
   const tabs = lanes.filter(({ tab }) => tab !== null).length;
   const waits = state.pending ? ", 1 opening waits" : "";
@@ -44,17 +50,39 @@ export function Lanes({ frame, view, state }: LanesProps) {
         </p>
       </header>
       <ol className="overflow-hidden rounded-md border border-ink bg-plate-1">
-        {lanes.map((lane, i) => (
+        {shown.map((lane, i) => (
           <LaneRow
             key={`${lane.hub ?? ""} ${lane.tab ?? ""}`}
             frame={frame}
             view={view}
             lane={lane}
-            isFirst={lane.hub !== lanes[i - 1]?.hub}
+            isFirst={lane.hub !== shown[i - 1]?.hub}
           />
         ))}
+        {folded.length > 0 && <NotShown lanes={folded} />}
       </ol>
     </section>
+  );
+}
+
+/** Tabs that were never shown, together: pressed, one is. */
+function NotShown({ lanes }: { lanes: readonly Lane[] }) {
+  const { live } = useOpenFrame();
+  return (
+    <li className="flex max-h-24 flex-wrap items-center gap-x-1 gap-y-0.5 overflow-y-auto px-2 py-1">
+      <span className="pr-1 text-ink-2">{lanes.length} not shown yet:</span>
+      {lanes.map(({ hub, tab, label }) => (
+        <button
+          key={`${hub ?? ""} ${tab ?? ""}`}
+          type="button"
+          className="h-6 rounded-sm border border-dashed border-field px-1.5 hover:border-petrol"
+          title="Choose this tab on the device"
+          onClick={() => tab !== null && live.send({ do: "open", to: tab })}
+        >
+          {label}
+        </button>
+      ))}
+    </li>
   );
 }
 
