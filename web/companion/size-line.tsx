@@ -32,7 +32,7 @@ function PresetSelect({ view }: { view: View }) {
   return (
     <Select
       label="A device with its own strips, holes and folds"
-      className="w-24 min-w-0"
+      className="w-28 min-w-0"
       value={now?.id ?? ""}
       options={[
         { value: "", label: now ? "plain" : `${view.width} × ${view.height}` },
