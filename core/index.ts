@@ -17,7 +17,7 @@ export {
   type TargetTrouble,
   targetTrouble,
 } from "./arrange/index.js";
-export { askingFirst, type ChangeOfMind, changesOfMind, settingDeed } from "./change/index.js";
+export { askingFirst, type ChangeOfMind, changesOfMind, isLeftUnasked, settingDeed } from "./change/index.js";
 export {
   applyEach,
   applyEdit,
@@ -52,6 +52,7 @@ export {
   upgradeWaiting,
 } from "./edit/index.js";
 export {
+  cameTo,
   canExplore,
   type Consequences,
   consequencesOf,
@@ -239,6 +240,7 @@ export {
   askerOf,
   canGoUp,
   drawerOf,
+  eventToView,
   type Entry,
   focusPath,
   isStuck,

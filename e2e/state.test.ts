@@ -1,7 +1,5 @@
-import { readFileSync } from "node:fs";
-import { join } from "node:path";
 import type { Frame, ScreenNode } from "../core/index.js";
-import { eachIn, type Person, shelve, type World } from "./world.js";
+import { demo, eachIn, type Person, shelve, type World } from "./world.js";
 
 let me: Person;
 let world: World;
@@ -9,8 +7,6 @@ eachIn((person, its) => {
   [me, world] = [person, its];
 });
 
-const demo = (name: string): Frame =>
-  JSON.parse(readFileSync(join(import.meta.dirname, "..", "demo", `${name}.frame.json`), "utf8")) as Frame;
 const device = (css: string) => `[data-device] ${css}`;
 const point = () => me.texts("[data-point]");
 const fates = (id: string) =>

@@ -1,3 +1,5 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import axeCore from "axe-core";
 import puppeteer, { type BrowserContext, type ElementHandle, type Page } from "puppeteer-core";
 import type { Frame } from "../core/index.js";
@@ -185,6 +187,10 @@ export const eachIn = (begin: (person: Person, world: World) => void, own?: Serv
     await person.page.close();
   });
 };
+
+/** A demo as its file has it, to be put on the shelf and changed there. */
+export const demo = (name: string): Frame =>
+  JSON.parse(readFileSync(join(import.meta.dirname, "..", "demo", `${name}.frame.json`), "utf8")) as Frame;
 
 /** Puts a frame on the shelf and answers its id. */
 export const shelve = async (world: World, frame: unknown): Promise<string> => {

@@ -1,12 +1,17 @@
 import type { Edit } from "../edit/edit.js";
 import { draftFieldsOf, plainLeave } from "../frame/drafts.js";
-import { nodeAt } from "../frame/nodes.js";
+import { nodeAt, nodeIn } from "../frame/nodes.js";
 import type { Frame } from "../frame/types.js";
 import { firstOf } from "../frame/sure.js";
 import type { Id } from "../frame/parts.js";
 import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
+import { leaveOf } from "../navigate/asking.js";
 import { cannot, type ChangeOfMind, planned } from "./change.js";
+
+/** Whether a node is a screen that is left unasked. */
+export const isLeftUnasked = (frame: Frame, id: Id): boolean =>
+  nodeIn(frame, id)?.kind === "screen" && !leaveOf(frame, id);
 
 /** What a screen that does not ask yet says of that once it does: while a draft would be gone, where anything is typed on it, else always. */
 export const askingFirst = (frame: Frame, id: Id): Edit => ({
@@ -27,11 +32,7 @@ export const askBeforeLeaving: ChangeOfMind = {
     const other = ids.find((id) => nodeAt(frame, id).kind !== "screen");
     if (other !== undefined)
       return cannot(`${plainName(frame, other)} is no screen: only a screen asks before it is left.`);
-    const leaveOf = (id: Id) => {
-      const node = nodeAt(frame, id);
-      return node.kind === "screen" ? node.leave : undefined;
-    };
-    const silent = ids.filter((id) => !leaveOf(id));
+    const silent = ids.filter((id) => isLeftUnasked(frame, id));
     const edits = (silent.length ? silent : ids).map((id): Edit =>
       silent.length ? askingFirst(frame, id) : { kind: "set", node: id, key: "leave" },
     );

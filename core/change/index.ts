@@ -1,4 +1,4 @@
-export { askingFirst } from "./ask-leave.js";
+export { askingFirst, isLeftUnasked } from "./ask-leave.js";
 export type { ChangeOfMind } from "./change.js";
 export { settingDeed } from "./deed.js";
 export { changes as changesOfMind } from "./table.js";

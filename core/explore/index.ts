@@ -2,4 +2,4 @@ export { type Consequences, consequencesOf } from "./consequences.js";
 export { linkOutcome } from "./outcome.js";
 export { routeTo, throughAll } from "./route.js";
 export { landed, openedAt, reachableWith } from "./standpoint.js";
-export { canExplore, exploredOf, looksOf, type Way, type WayInLook, waysIn, waysOut } from "./ways.js";
+export { cameTo, canExplore, exploredOf, looksOf, type Way, type WayInLook, waysIn, waysOut } from "./ways.js";

@@ -6,7 +6,7 @@ import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { Move, NavigationEvent } from "../navigate/event.js";
 import { focusPath, topOf } from "../navigate/focus.js";
-import { type SeenBar, type ScreenScene, type Sight, sightOf } from "../navigate/sight.js";
+import { drawerOf, isBarInSight, type SeenBar, type ScreenScene, type Sight, sightOf } from "../navigate/sight.js";
 import type { State } from "../navigate/state.js";
 import { step } from "../navigate/step.js";
 import { backEvent } from "../observe/ladder.js";
@@ -22,11 +22,16 @@ const onScreen = (frame: FixedFrame, { entry }: ScreenScene, top: Sight["top"]):
   return [...rows, ...actions.map((action): NavigationEvent[] => [{ do: "tap", action: action.id, ...at }])];
 };
 
+/** What comes before a bar that can be touched is: a drawer is opened first. */
+const beforeBar = (bar: SeenBar): NavigationEvent[] => (isBarInSight(bar) ? [] : [{ do: "menu" }]);
+
+/** How a person chooses a tab of a bar that can be touched. */
+export const choosingOn = (bar: SeenBar, to: Id): NavigationEvent[] => [...beforeBar(bar), { do: "tab", to }];
+
 /** What can be done on a bar that can be touched; a drawer is opened first. */
 const onBar = (frame: FixedFrame, bar: SeenBar): NavigationEvent[][] => {
-  const first: NavigationEvent[] = bar.face === "drawer" && !bar.open ? [{ do: "menu" }] : [];
-  const tabs = [...bar.tabs, ...bar.more].filter((to) => to !== bar.active);
-  const chosen = tabs.map((to): NavigationEvent[] => [...first, { do: "tab", to }]);
+  const first = beforeBar(bar);
+  const chosen = [...bar.tabs, ...bar.more].filter((to) => to !== bar.active).map((to) => choosingOn(bar, to));
   if (bar.face === "bar" || bar.face === "top") return chosen;
   const extras = hubAt(frame, bar.hub).extras ?? [];
   return [...chosen, ...extras.map(({ id }): NavigationEvent[] => [...first, { do: "tap", action: id, in: bar.hub }])];
@@ -72,9 +77,7 @@ export const choicesAt = (frame: FixedFrame, view: View, state: State): Navigati
   const { bars, screens, focus, top } = sightOf(lensOf(frame, view), state);
   const node = nodeAt(frame, lastOf(focus).node);
   const after = node.kind === "screen" ? node.after : undefined;
-  const drawer = bars.findLast(
-    (bar) => bar.face === "drawer" && !bar.inert && focus.some((entry) => entry.key === bar.key),
-  );
+  const drawer = drawerOf({ bars, focus });
   const back = backEvent(frame, view, state);
   return [
     ...(after ? [[{ do: "wait" as const, ms: after.ms }]] : []),

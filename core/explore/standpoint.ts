@@ -45,6 +45,13 @@ export const factsFor = (frame: FixedFrame, id: Id): Facts => {
   return facts;
 };
 
+/** Those of some facts that are not as at a launch; undefined where none is. */
+export const unusualFacts = (frame: FixedFrame, facts: Facts): Facts | undefined => {
+  const usual = new Map(factsOf(frame).map((fact) => [fact.id, factAtLaunch(fact)]));
+  const other = Object.entries(facts).filter(([id, is]) => usual.get(id) !== is);
+  return other.length > 0 ? Object.fromEntries(other) : undefined;
+};
+
 /** Where a person is whom something opened a node for, from outside the app, with the facts it needs. */
 export const openedAt = (frame: FixedFrame, view: View, id: Id): State =>
   stepThrough(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id }).state;

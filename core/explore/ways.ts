@@ -92,6 +92,10 @@ export const exploredOf = (frame: FixedFrame, view: View): Map<Id, Reached> => {
   return found;
 };
 
+/** A state on a node as a person first comes there; else as one for whom it was opened from outside. */
+export const cameTo = (frame: FixedFrame, view: View, id: Id): State =>
+  (canExplore(frame) ? exploredOf(frame, view).get(id)?.state : undefined) ?? openedAt(frame, view, id);
+
 /**
  * What taking a way comes to. `real` says that its screen was reached as a person would, not opened from outside; on a
  * frame too large to be explored every screen is opened, and taken for real.

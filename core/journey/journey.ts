@@ -1,13 +1,15 @@
-import { unlike, type Unlike } from "../links/expect.js";
+import { seeOf, unlike, type Unlike } from "../links/expect.js";
 import { equal } from "../frame/equal.js";
 import { readEvent } from "../navigate/read-event.js";
-import type { Facts, Id, Journey, JourneyStep } from "../frame/parts.js";
+import { unusualFacts } from "../explore/standpoint.js";
+import type { Id, Journey, JourneyStep } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
 import { type View, viewOf } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import type { State } from "../navigate/state.js";
+import { eventToView } from "../navigate/view-event.js";
 import { launch, type Step, step, viewAfter } from "../navigate/step.js";
-import { type Snapshot, snapshotOf } from "../observe/snapshot.js";
+import { snapshotOf } from "../observe/snapshot.js";
 import { idFrom } from "../edit/naming.js";
 
 /** One event as it was done: in which view, and what it came to. */
@@ -20,17 +22,6 @@ export interface RecordedStep {
   state: State;
 }
 
-/** What has to be seen after a step: the screen with its params, and what Back does from there. */
-const seeOf = (frame: Frame, view: View, state: State): JourneyStep["see"] => {
-  const { top, params, back, outside }: Snapshot = snapshotOf(frame, view, { state, moves: [], notes: [] });
-  return outside ? { outside } : { top, ...(Object.keys(params).length > 0 && { params }), back };
-};
-
-const viewEvent = (view: View): NavigationEvent => {
-  const { width, height, target, calm, rtl, insets, hinge = null, cuts = [] } = view;
-  return { do: "view", width, height, target, calm, rtl, insets, hinge, cuts };
-};
-
 const eventStep = (event: NavigationEvent, see?: JourneyStep["see"]): JourneyStep => ({
   event: { ...event },
   ...(see && { see }),
@@ -39,13 +30,6 @@ const eventStep = (event: NavigationEvent, see?: JourneyStep["see"]): JourneySte
 /** An id for a journey that no other has. */
 export const freeJourneyId = (frame: Frame, name: string): Id =>
   idFrom(name, (id) => (frame.journeys ?? []).some((journey) => journey.id === id));
-
-/** The facts that are not as at a launch; undefined where none is. */
-const unusualFacts = (frame: Frame, { facts }: State): Facts | undefined => {
-  const usual = launch(frame, viewOf(frame)).state.facts;
-  const other = Object.entries(facts).filter(([id, is]) => usual[id] !== is);
-  return other.length ? Object.fromEntries(other) : undefined;
-};
 
 /** Whether a state is one that the app is launched in: a journey begins at none other. */
 export const isLaunch = (frame: Frame, view: View, state: State): boolean =>
@@ -59,12 +43,12 @@ export const journeyOf = (
   start: { state: State; view: View },
   steps: readonly RecordedStep[],
 ): Journey => {
-  const facts = unusualFacts(frame, start.state);
+  const facts = unusualFacts(frame, start.state.facts);
   let seenIn = start.view;
   const made: JourneyStep[] = [];
   for (const each of steps) {
-    if (!equal(seenIn, each.seenIn)) made.push(eventStep(viewEvent(each.seenIn)));
-    made.push(eventStep(each.event, seeOf(frame, each.view, each.state)));
+    if (!equal(seenIn, each.seenIn)) made.push(eventStep(eventToView(each.seenIn)));
+    made.push(eventStep(each.event, seeOf(snapshotOf(frame, each.view, { state: each.state, moves: [], notes: [] }))));
     seenIn = viewAfter(frame, each.seenIn, each.event);
   }
   const { insets, hinge, cuts, calm, rtl, ...size } = start.view;

@@ -1,6 +1,7 @@
 import { equal } from "../frame/equal.js";
 import { shown } from "../frame/fault.js";
 import { pointer } from "../frame/pointer.js";
+import type { Snapshot } from "../observe/snapshot.js";
 
 /** One thing that came out otherwise than was kept. */
 export interface Unlike {
@@ -21,3 +22,7 @@ export const unlike = (seen: unknown, see: unknown, at: readonly string[] = []):
     );
   return equal(seen, see) ? [] : [{ pointer: pointer(...at), received: shown(seen, 120), expected: shown(see, 120) }];
 };
+
+/** What is kept of what is seen: the screen with its params, what Back does from it, and what waits; or that the app was left. */
+export const seeOf = ({ top, params, back, pending, outside }: Snapshot): Record<string, unknown> =>
+  outside ? { outside } : { top, ...(Object.keys(params).length > 0 && { params }), back, ...(pending && { pending }) };

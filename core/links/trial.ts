@@ -7,10 +7,10 @@ import { viewOf, type View } from "../frame/view.js";
 import { factCombinations } from "../frame/needs.js";
 import { type Seen, seenAfter } from "../observe/seen.js";
 import { printed, type Snapshot } from "../observe/snapshot.js";
-import { landed } from "../explore/standpoint.js";
+import { landed, unusualFacts } from "../explore/standpoint.js";
 import type { State } from "../navigate/state.js";
 import { launch, type Step, stepThrough } from "../navigate/step.js";
-import { type Unlike, unlike } from "./expect.js";
+import { seeOf, type Unlike, unlike } from "./expect.js";
 
 /** How a link comes: to an app that is not running, or that runs, and with what facts. */
 export interface Trial {
@@ -86,24 +86,15 @@ export const runCase = (frame: Frame, kept: LinkCase): CaseRun => {
   return { kept, tried, unlike: unlike(tried.snapshot, kept.see) };
 };
 
-/** What is kept of a link's outcome: the screen with its params, what Back does from it, and what waits. */
-const seeOf = ({ top, params, back, pending }: Snapshot): LinkCase["see"] => ({
-  top,
-  ...(Object.keys(params).length && { params }),
-  back,
-  ...(pending && { pending }),
-});
-
 /** The case that keeps how a link comes out now; facts that are as at a launch are not told. */
 export const caseOf = (frame: Frame, id: Id, url: string, trial: Trial): LinkCase => {
   const tried = tryLink(frame, viewOf(frame), url, trial);
-  const usual = launch(frame, viewOf(frame)).state.facts;
-  const facts = Object.fromEntries(Object.entries(trial.facts).filter(([fact, is]) => usual[fact] !== is));
+  const facts = unusualFacts(frame, trial.facts);
   return {
     id,
     url,
     start: trial.start,
-    ...(Object.keys(facts).length && { facts }),
+    ...(facts && { facts }),
     see: seeOf(tried.snapshot),
   };
 };

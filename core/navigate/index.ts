@@ -6,4 +6,5 @@ export { readEvent } from "./read-event.js";
 export { refit } from "./refit.js";
 export { type ScreenScene, type SeenBar, drawerOf, sightOf } from "./sight.js";
 export { type Entry, isStuck, type ScreenEntry, type State, type Ui } from "./state.js";
+export { eventToView } from "./view-event.js";
 export { launch, type Step, step, stepThrough, viewAfter } from "./step.js";

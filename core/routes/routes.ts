@@ -7,9 +7,8 @@ import { choicesAt, throughAll } from "../explore/route.js";
 import { type LadderPath, ladderOf, pathOf } from "../observe/ladder.js";
 import { lensOf } from "../frame/look.js";
 import type { State } from "../navigate/state.js";
-import { openedAt } from "../explore/standpoint.js";
 import type { Step } from "../navigate/step.js";
-import { canExplore, exploredOf } from "../explore/ways.js";
+import { cameTo } from "../explore/ways.js";
 
 /** One step of a route: what a person does, and the screen it brings. */
 export interface RouteStep {
@@ -36,11 +35,6 @@ const mostLooked = 3000;
 /** A screen is gone through by so many ways, so that routes differ. */
 const mostVisits = 3;
 
-const startOn = (frame: FixedFrame, view: View, id: Id): State => {
-  const known = canExplore(frame) ? exploredOf(frame, view).get(id) : undefined;
-  return known?.state ?? openedAt(frame, view, id);
-};
-
 interface Reached {
   state: State;
   steps: RouteStep[];
@@ -53,7 +47,7 @@ interface Reached {
  */
 export const routesBetween = (frame: FixedFrame, view: View, from: Id, to: Id, most = 3): Route[] => {
   const lens = lensOf(frame, view);
-  const start = startOn(frame, view, from);
+  const start = cameTo(frame, view, from);
   if (topOf(lens, start.root).node !== from || from === to) return [];
   const queue: Reached[] = [{ state: start, steps: [] }];
   const visits = new Map<Id, number>();

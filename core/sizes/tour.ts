@@ -3,10 +3,10 @@ import { equal } from "../frame/equal.js";
 import { keysOf } from "../frame/keys.js";
 import type { FixedFrame } from "../frame/types.js";
 import { noInsets, type View } from "../frame/view.js";
-import { isSplit } from "../navigate/focus.js";
-import { focusPath } from "../navigate/focus.js";
+import { focusPath, isSplit } from "../navigate/focus.js";
 import { lensOf } from "../frame/look.js";
-import type { NavigationEvent } from "../navigate/event.js";
+import type { EventOf } from "../navigate/event.js";
+import { eventToView } from "../navigate/view-event.js";
 import type { State } from "../navigate/state.js";
 import { step, viewAfter } from "../navigate/step.js";
 import { type Seen, seenAfter } from "../observe/seen.js";
@@ -15,13 +15,10 @@ import { devicePreset, type DeviceShape, turned, usualSize } from "./devices.js"
 /** One stop of the tour: a size, and the event that brings the device there. */
 export interface TourStop {
   says: string;
-  event: NavigationEvent & { do: "view" };
+  event: EventOf<"view">;
 }
 
-const eventTo = (shape: DeviceShape, target: string): TourStop["event"] => {
-  const { width, height, insets, hinge = null, cuts = [] } = shape;
-  return { do: "view", width, height, insets, hinge, cuts, target };
-};
+const eventTo = (shape: DeviceShape, target: string): TourStop["event"] => eventToView({ ...shape, target });
 
 /** Everything a device of the frame may become: each band upright, turned and low on each target, a phone turned, a fold closed, open and turned; then as it was. */
 export const tourStops = (frame: FixedFrame, view: View): TourStop[] => {
@@ -47,7 +44,7 @@ export const tourStops = (frame: FixedFrame, view: View): TourStop[] => {
     });
     return [...bands, ...devices];
   });
-  return [...stops, { says: "as it was", event: { ...eventTo(view, view.target), rtl: view.rtl, calm: view.calm } }];
+  return [...stops, { says: "as it was", event: eventToView(view) }];
 };
 
 /** What of what is seen may be other by view: faces, strips, panes, how an overlay opens, and so what Back does. */

@@ -7,12 +7,14 @@ import type { Id } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
 import { type View } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/event.js";
-import { isBarInSight, sightOf } from "../navigate/sight.js";
+import { eventToView } from "../navigate/view-event.js";
+import { sightOf } from "../navigate/sight.js";
 import type { HubEntry, State } from "../navigate/state.js";
 import { stepThrough } from "../navigate/step.js";
 import { focusPath } from "../navigate/focus.js";
+import { choosingOn, throughAll } from "../explore/route.js";
 import { backEvent } from "../observe/ladder.js";
-import { devicePreset, type DeviceShape, turned, usualSize } from "../sizes/devices.js";
+import { devicePreset, turned, usualSize } from "../sizes/devices.js";
 import { sampleOf } from "../links/rows.js";
 import { screensIn } from "./pieces.js";
 
@@ -30,16 +32,8 @@ const hubOn = (lens: Lens, state: State): HubEntry | undefined =>
 const choosing = (lens: Lens, state: State, hub: HubEntry, to: Id): NavigationEvent[] => {
   const bar = sightOf(lens, state).bars.find(({ key, inert }) => key === hub.key && !inert);
   if (!bar || ![...bar.tabs, ...bar.more].includes(to)) return [{ do: "open", to }];
-  return isBarInSight(bar)
-    ? [{ do: "tab", to }]
-    : [
-        { do: "menu", open: true },
-        { do: "tab", to },
-      ];
+  return choosingOn(bar, to);
 };
-
-const after = (lens: Lens, state: State, events: readonly NavigationEvent[]): State =>
-  events.reduce((at, event) => stepThrough(lens.frame, lens.view, at, event).state, state);
 
 const tabs = (lens: Lens, state: State, frame: Frame): Happening[] => {
   const hub = hubOn(lens, state);
@@ -49,7 +43,7 @@ const tabs = (lens: Lens, state: State, frame: Frame): Happening[] => {
   const found: Happening[] = [];
   if (other !== undefined) {
     const there = choosing(lens, state, hub, other);
-    const at = after(lens, state, there);
+    const at = throughAll(lens.frame, lens.view, state, there).state;
     const now = hubOn(lens, at);
     const back = now?.key === hub.key ? choosing(lens, at, now, hub.active) : [];
     found.push({ id: "otherTab", says: "another tab and back", events: [...there, ...back] });
@@ -58,19 +52,14 @@ const tabs = (lens: Lens, state: State, frame: Frame): Happening[] => {
   return found;
 };
 
-const viewEvent = (shape: DeviceShape): NavigationEvent => {
-  const { width, height, insets, hinge = null, cuts = [] } = shape;
-  return { do: "view", width, height, insets, hinge, cuts };
-};
-
 const views = (frame: Frame, view: View): Happening[] => {
-  const back = viewEvent(view);
+  const back = eventToView(view);
   const fold = ["foldClosed", "foldOpen"].flatMap((id) => devicePreset(id) ?? []);
   const others = bandsOf(frame).map(({ id }) => ({ ...usualSize(frame, id), insets: view.insets }));
   return [
-    { id: "turned", says: "turned and back", events: [viewEvent(turned(view)), back] },
-    { id: "folded", says: "folded and unfolded", events: [...fold.map(viewEvent), back] },
-    { id: "resized", says: "every other size", events: [...others.map(viewEvent), back] },
+    { id: "turned", says: "turned and back", events: [eventToView(turned(view)), back] },
+    { id: "folded", says: "folded and unfolded", events: [...fold.map(eventToView), back] },
+    { id: "resized", says: "every other size", events: [...others.map(eventToView), back] },
   ];
 };
 

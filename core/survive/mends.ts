@@ -1,10 +1,10 @@
-import { askingFirst } from "../change/ask-leave.js";
+import { askingFirst, isLeftUnasked } from "../change/ask-leave.js";
 import { applyEdit } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import { propertyEdit } from "../edit/property-edit.js";
 import { keepOf } from "../frame/defaults.js";
 import { lensOf } from "../frame/look.js";
-import { nodeAt, nodeIn } from "../frame/nodes.js";
+import { nodeAt } from "../frame/nodes.js";
 import { plainName } from "../frame/names.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
@@ -57,10 +57,7 @@ const candidates = (
   if (relaunch === "nothing") setRelaunch("place", "Come back to the same place");
   if (relaunch !== "everything") setRelaunch("everything", "Come back with everything");
   const losing = new Set((row.cells.find((cell) => cell.piece === piece)?.lost ?? []).map(({ node }) => node));
-  const silent = [...losing].filter((id) => {
-    const node = nodeIn(frame, id);
-    return node?.kind === "screen" && !node.leave;
-  });
+  const silent = [...losing].filter((id) => isLeftUnasked(frame, id));
   if (piece === "draft" && silent.length > 0) {
     const edits = silent.map((id) => askingFirst(frame, id));
     const [only] = edits;

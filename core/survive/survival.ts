@@ -2,6 +2,7 @@ import { lensOf } from "../frame/look.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/event.js";
+import { unasked } from "../navigate/asking.js";
 import { topOf } from "../navigate/focus.js";
 import { sameParams } from "../navigate/run.js";
 import { entriesInside, pathTo } from "../navigate/entries.js";
@@ -111,9 +112,11 @@ export const rowOf = (frame: Frame, view: View, state: State, happening: Happeni
   return { ...happening, steps, cells: pieces.map(cellOf(frame, view, happening.id, state, asks, end)) };
 };
 
-/** What everything that may happen does to each piece of a state: found by running it. */
-export const survivalOf = (frame: Frame, view: View, state: State): SurvivalRow[] =>
-  happenings(frame, view, state).map((happening) => rowOf(frame, view, state, happening));
+/** What everything that may happen does to each piece of a state, a question that is open left aside: found by running it. */
+export const survivalOf = (frame: Frame, view: View, given: State): SurvivalRow[] => {
+  const state = unasked(given);
+  return happenings(frame, view, state).map((happening) => rowOf(frame, view, state, happening));
+};
 
 /** So many sentences say why. */
 const mostReasons = 3;

@@ -3,8 +3,9 @@ import type { Frame } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
 import { step, viewAfter } from "../navigate/step.js";
 import type { State } from "../navigate/state.js";
+import { anyFrame } from "../testing/arbitrary.js";
 import { anyStates } from "../testing/states.js";
-import { frameOf, hub, list, pick, run, screen, stack, tab, tabbed, tap, typing } from "../testing/frames.js";
+import { back, frameOf, hub, list, pick, run, screen, stack, tab, tabbed, tap, typing } from "../testing/frames.js";
 import { applyEdit } from "../edit/apply.js";
 import { lanesOf } from "./lanes.js";
 import { mendsOf } from "./mends.js";
@@ -167,4 +168,32 @@ test("every row is what doing its events one by one comes to, in any state of an
     { numRuns: 120 },
   );
   expect(lost).toBeGreaterThan(25);
+});
+
+test("what brings a device to a bad case brings it there event by event, questions answered, on any frame", () => {
+  let [answered, drafts] = [0, 0];
+  fc.assert(
+    fc.property(anyFrame(), fc.constantFrom("key", "swipe"), (frame, target) => {
+      const view = viewOf(frame, { target });
+      const { start, events, state } = worstCase(frame, view);
+      const again = events.reduce((at, event) => step(frame, view, at, event).state, start);
+      expect(again).toEqual(state);
+      expect(state.asking).toBeNull();
+      answered += events.filter((event) => event.do === "answer").length;
+      drafts += muchIn(state).drafts;
+    }),
+    { numRuns: 250 },
+  );
+  expect(drafts).toBeGreaterThan(20);
+  expect(answered).toBeGreaterThan(0);
+});
+test("a question that is open is left aside: what survives is that of the state itself", () => {
+  const frame = tabbed();
+  const form = { ...frame.nodes.form!, leave: { when: "draft" as const, ask: "Leave?" } };
+  const asking: Frame = { ...frame, nodes: { ...frame.nodes, form: form as Frame["nodes"][string] } };
+  const free = used(asking);
+  const asked = step(asking, viewOf(asking), free, back).state;
+  expect(asked.asking).not.toBeNull();
+  const fates = (state: State) => survivalOf(asking, viewOf(asking), state).map(({ id, cells }) => [id, cells]);
+  expect(fates(asked)).toEqual(fates(free));
 });

@@ -9,9 +9,9 @@ import type { NavigationEvent } from "../navigate/event.js";
 import { focusPath, topOf } from "../navigate/focus.js";
 import { sightOf } from "../navigate/sight.js";
 import type { HubEntry, State } from "../navigate/state.js";
-import { launch, stepThrough } from "../navigate/step.js";
+import { launch } from "../navigate/step.js";
 import { factsFor } from "../explore/standpoint.js";
-import { exploreFrom, type Reached } from "../explore/route.js";
+import { exploreFrom, type Reached, throughAll } from "../explore/route.js";
 import { heldOf } from "./pieces.js";
 
 /** A state in which a person has much to lose, and what brings a device there from a launch. */
@@ -39,9 +39,9 @@ class Walk {
   ) {}
 
   go(event: NavigationEvent): void {
-    const { state } = stepThrough(this.frame, this.view, this.state, event);
+    const { state, events } = throughAll(this.frame, this.view, this.state, [event]);
     if (state === this.state) return;
-    this.events.push(event);
+    this.events.push(...events);
     this.state = state;
   }
 

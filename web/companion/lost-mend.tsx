@@ -1,4 +1,4 @@
-import { askingFirst, type Frame, nodeIn, plainName } from "../../core/index.js";
+import { askingFirst, type Frame, isLeftUnasked, plainName } from "../../core/index.js";
 import { useLive, useOpenFrame } from "../app/open-frame.js";
 import { Button } from "../parts/button.js";
 
@@ -7,10 +7,7 @@ export function LostMend({ frame }: { frame: Frame }) {
   const { editing } = useOpenFrame();
   const { notes } = useLive((now) => now.device.at);
   const lost = new Set(notes.flatMap(({ code, node }) => (code === "draft-lost" && node !== null ? [node] : [])));
-  const silent = [...lost].filter((id) => {
-    const node = nodeIn(frame, id);
-    return node?.kind === "screen" && !node.leave;
-  });
+  const silent = [...lost].filter((id) => isLeftUnasked(frame, id));
   return silent.slice(0, 2).map((id) => (
     <Button
       key={id}

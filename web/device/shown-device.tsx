@@ -1,21 +1,11 @@
-import { isStuck, type NavigationEvent, type State, type View, type Frame } from "../../core/index.js";
+import { type Frame, isStuck } from "../../core/index.js";
 import { Part } from "../parts/part.js";
-import { LiveDevice } from "./live-device.js";
+import { LiveDevice, type LiveDeviceProps } from "./live-device.js";
 import { Outside } from "./outside.js";
 import { Stuck } from "./stuck.js";
 
-export interface ShownDeviceProps {
+export interface ShownDeviceProps extends LiveDeviceProps {
   frame: Frame;
-  view: View;
-  state: State;
-  dark: boolean;
-  /** Screen px for each px of the device. */
-  scale: number;
-  /** A look at a state that is not the device's own. */
-  ghost?: boolean;
-  hatched?: boolean;
-  text?: number;
-  send: (event: NavigationEvent, view: View) => void;
   onRelaunch: () => void;
 }
 

@@ -5,7 +5,7 @@ import { Part } from "../../parts/part.js";
 import { DragLayer } from "./drag-layer.js";
 import { type Planned, retitle } from "./edits.js";
 import { PegMarks } from "./peg-marks.js";
-import { pictureStates } from "./picture-states.js";
+import { pictureStates } from "../../device/picture-states.js";
 import { PlanDrawing } from "./plan-drawing.js";
 import { useDeviceSpot } from "./use-device-spot.js";
 import type { Dragging } from "./use-drag.js";

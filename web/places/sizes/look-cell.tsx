@@ -10,7 +10,6 @@ import {
   type Id,
   optionsOfForm,
   type SlotForm,
-  type State,
   valueWords,
   variedEdit,
   type View,
@@ -18,6 +17,7 @@ import {
 import { useOpenFrame } from "../../app/open-frame.js";
 import { CellField } from "../../parts/cell-field.js";
 import { PopBox } from "../../parts/pop-box.js";
+import { statesIn } from "./states-in.js";
 import { TinyArrangement } from "./tiny-arrangement.js";
 
 export interface LookCellProps {
@@ -30,8 +30,6 @@ export interface LookCellProps {
   /** Where it is, in words. */
   place: string;
   view: View;
-  /** A state that shows the node in that view. */
-  stateIn: (frame: Frame, view: View, id: Id) => State | null;
   column: number;
   row: number;
 }
@@ -63,7 +61,7 @@ const cellOf = ({ target, band, short }: GridCell): Cell => ({ target, band, ...
 
 /** One cell of what differs by view: as it is arranged there, with its word; pressed, it is set in place. */
 export function LookCell(props: LookCellProps) {
-  const { frame, id, name, slot, cell, place, view, stateIn, column, row } = props;
+  const { frame, id, name, slot, cell, place, view, column, row } = props;
   const { sizes } = useOpenFrame();
   const [open, setOpen] = useState(false);
   const word = wordOf(frame, id, slot, cell);
@@ -80,7 +78,7 @@ export function LookCell(props: LookCellProps) {
         title={cell.here ? "set here" : cell.from}
         className={`flex h-11 w-full min-w-0 items-center gap-2 rounded-sm border px-1.5 text-left ${open ? "border-petrol bg-petrol-soft" : "border-transparent hover:border-field hover:bg-plate-1"}`}
       >
-        {id !== null && <TinyArrangement frame={frame} state={stateIn(frame, view, id)} view={view} of={id} />}
+        {id !== null && <TinyArrangement frame={frame} state={statesIn(frame, view, id)} view={view} of={id} />}
         <span className={`min-w-0 grow truncate ${cell.here ? "font-semibold" : "text-ink-2"}`}>{word}</span>
         {cell.here && <span aria-hidden className="size-1.5 shrink-0 rounded-full bg-petrol" />}
       </Popover.Trigger>
@@ -129,7 +127,7 @@ const stepAmong = (event: KeyboardEvent<HTMLElement>) => {
 
 /** The values it may have there: what points at one sees it on the devices of these views, what presses it sets it. */
 function Options(props: OptionsProps) {
-  const { frame, id, name, slot, cell, place, view, stateIn } = props;
+  const { frame, id, name, slot, cell, place, view } = props;
   const { tried, look, lookAway, set } = useSetting(props);
   const options = optionsOfForm(slot.form);
   if (options.length === 0)
@@ -158,7 +156,7 @@ function Options(props: OptionsProps) {
             onFocus={() => look(is)}
             onClick={() => set(is, wordsOf(slot, is))}
           >
-            {id !== null && <Trial frame={tried(is)} id={id} view={view} stateIn={stateIn} />}
+            {id !== null && <Trial frame={tried(is)} id={id} view={view} />}
             {wordsOf(slot, is)}
           </button>
         </li>
@@ -167,10 +165,10 @@ function Options(props: OptionsProps) {
   );
 }
 
-function Trial({ frame, id, view, stateIn }: { frame: Frame; id: Id; view: View; stateIn: LookCellProps["stateIn"] }) {
+function Trial({ frame, id, view }: { frame: Frame; id: Id; view: View }) {
   return (
     <span className="grid w-13 place-items-center">
-      <TinyArrangement frame={frame} state={stateIn(frame, view, id)} view={view} of={id} />
+      <TinyArrangement frame={frame} state={statesIn(frame, view, id)} view={view} of={id} />
     </span>
   );
 }

@@ -20,7 +20,6 @@ import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
 import { appSlotName, nodeSlotName } from "../../parts/slot-names.js";
 import { LookCell } from "./look-cell.js";
-import { statesIn } from "./states-in.js";
 
 /** So many rows are drawn at once. */
 const page = 40;
@@ -195,7 +194,6 @@ function Row({ frame, row, at, low, columns }: RowProps) {
                 cell={cell}
                 place={place.place}
                 view={place.view}
-                stateIn={statesIn}
                 row={at}
                 column={column}
               />

@@ -1,29 +1,13 @@
-import {
-  canExplore,
-  exploredOf,
-  type Frame,
-  type Id,
-  isAttached,
-  openedAt,
-  type State,
-  type View,
-} from "../../../core/index.js";
+import type { Frame, Id, State, View } from "../../../core/index.js";
+import { pictureStates } from "../../device/picture-states.js";
 
-const known = new WeakMap<Frame, WeakMap<View, Map<Id, State | null>>>();
+const known = new WeakMap<Frame, WeakMap<View, ReturnType<typeof pictureStates>>>();
 
-const found = (frame: Frame, view: View, id: Id): State | null => {
-  if (!isAttached(frame, id)) return null;
-  const reached = canExplore(frame) ? exploredOf(frame, view).get(id)?.state : undefined;
-  return reached ?? openedAt(frame, view, id);
-};
-
-/** A state that shows a node in a view, as a person first comes there; null for what is in no container. Worked out once. */
+/** A state that shows a node in a view; kept for each frame, those that are tried out too, as its cells are drawn again and again. */
 export const statesIn = (frame: Frame, view: View, id: Id): State | null => {
-  const byView = known.get(frame) ?? new WeakMap<View, Map<Id, State | null>>();
+  const byView = known.get(frame) ?? new WeakMap<View, ReturnType<typeof pictureStates>>();
   known.set(frame, byView);
-  const states = byView.get(view) ?? new Map<Id, State | null>();
+  const states = byView.get(view) ?? pictureStates(frame, view);
   byView.set(view, states);
-  let state = states.get(id);
-  if (state === undefined) states.set(id, (state = found(frame, view, id)));
-  return state;
+  return states({ id });
 };

@@ -74,6 +74,9 @@ function Why(props: SurvivalCellProps) {
   const { frame, state, row, cell } = props;
   const { live } = useOpenFrame();
   const why = useMemo(() => whyOf(frame, row, cell), [frame, row, cell]);
+  // where a screen asks, the person answers
+  const asks = row.steps.findIndex(({ after }) => after.state.asking !== null);
+  const events = asks < 0 ? row.events : row.steps.slice(0, asks + 1).map(({ event }) => event);
   const otherwise = cell.fate === "kept" ? "All of it is as it was." : "The person is elsewhere.";
   return (
     <>
@@ -95,7 +98,7 @@ function Why(props: SurvivalCellProps) {
       )}
       <Mends {...props} />
       <Popover.Close asChild>
-        <Button tone="quiet" className="self-start" onClick={() => live.goAlong(state, row.events)}>
+        <Button tone="quiet" className="self-start" onClick={() => live.goAlong(state, events)}>
           Do it on the device
         </Button>
       </Popover.Close>
