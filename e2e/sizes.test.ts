@@ -188,3 +188,32 @@ test("right to left, larger text, dark, calm, hidden parts and a device of one's
   await me.read(`${device(5)} figcaption`, "568 × 320");
   expect(await me.look()).toEqual([]);
 });
+
+test("by keys alone, and with what cannot be: a width is refused with its reason, taken back by Escape, and put right", async () => {
+  await me.go("/f/night-sky-log/sizes");
+  await me.see(onDevice(4, "[data-screen]"));
+  await me.page.focus(`${device(1)} figcaption button`);
+  await me.keys("Enter");
+  const field = 'input[aria-label="Width"]';
+  await me.see(field);
+  await me.page.focus(field);
+  const write = async (text: string) => {
+    await me.keys("Control+a");
+    await me.type(text);
+    await me.keys("Enter");
+  };
+  await write("99999");
+  await me.read("[role=alert]", "a whole number from 240 to 2000");
+  // one Escape takes back what was typed, the next one closes
+  await me.keys("Escape");
+  expect(await me.page.$eval(field, (input) => (input as HTMLInputElement).value)).toBe("390");
+  await write("612");
+  await me.read(`${device(1)} figcaption`, "612 × 844");
+  await me.keys("Escape");
+  await me.page.waitForFunction((css) => !document.querySelector(css), {}, field);
+  await me.page.waitForFunction(
+    (css) => document.activeElement === document.querySelector(css),
+    {},
+    `${device(1)} figcaption button`,
+  );
+});

@@ -45,6 +45,19 @@ test("what is no event ends it there, with the reason", () => {
   const broken: Journey = { ...journey, steps: [...journey.steps, { event: { do: "hop" } }, ...journey.steps] };
   expect(playJourney(frame, broken)).toMatchObject({ broken: { at: 1 }, steps: [{ unlike: [] }] });
 });
+test("a view that is none is told, and takes nothing with it", () => {
+  const frame = tabbed();
+  const journey = recorded(frame, [pick(3)]);
+  for (const view of [{ width: "wide" }, 7, null, [], { width: 390, height: 844, hinge: 3 }]) {
+    const played = playJourney(frame, { ...journey, view: view as never });
+    expect([view, played.view.height]).toEqual([view, 844]);
+    expect([view, played.broken?.at]).toEqual([view, -1]);
+  }
+  expect(playJourney(frame, { ...journey, view: { width: 700, height: 500 } }).view).toMatchObject({
+    width: 700,
+    height: 500,
+  });
+});
 test("ids are free, and a journey begins at a launch alone", () => {
   const frame = tabbed();
   const journey = recorded(frame, []);

@@ -1,6 +1,8 @@
 import { seeOf, unlike, type Unlike } from "../links/expect.js";
 import { equal } from "../frame/equal.js";
-import { readEvent } from "../navigate/read-event.js";
+import { type Fault, shown } from "../frame/fault.js";
+import { isRaw } from "../frame/raw.js";
+import { type EventResult, readEvent } from "../navigate/read-event.js";
 import { unusualFacts } from "../explore/standpoint.js";
 import type { Id, Journey, JourneyStep } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
@@ -73,23 +75,38 @@ export interface PlayedJourney {
   view: View;
   start: Step;
   steps: PlayedStep[];
-  /** A step that is no event, with its place; what follows it is not played. */
+  /** A step that is no event, with its place from 0, or (-1) the view it begins in; what follows it is not played. */
   broken: { at: number; says: string } | null;
 }
 
-/** The view a journey begins in. */
-export const viewOfJourney = (frame: Frame, { view }: Journey): View => viewOf(frame, view as Partial<View>);
+/** The view a journey begins in; what it says of one that is none is left aside, and told as `broken` when it is played. */
+export const viewOfJourney = (frame: Frame, { view }: Journey): View => {
+  const usual = viewOf(frame);
+  const read = readJourneyView(view);
+  return read.ok ? viewAfter(frame, usual, read.event) : usual;
+};
+
+/** What a journey says of its view, read as the event that makes a device that: a size that is not said is the usual one. */
+const readJourneyView = (view: unknown): EventResult => {
+  if (isRaw(view)) return readEvent({ do: "view", width: 390, height: 844, ...view });
+  const [expected, remedy] = ["an object with width and height in px", "Write the size of a device."];
+  return { ok: false, fault: { pointer: "", received: shown(view), expected, remedy } };
+};
+
+const brokenSays = ({ received, expected }: Fault): string => `received ${received}, expected ${expected}`;
 
 /** Plays a journey from its launch, and holds what is seen against what was to be. */
 export const playJourney = (frame: Frame, journey: Journey): PlayedJourney => {
   let view = viewOfJourney(frame, journey);
   const start = launch(frame, view, journey.facts, journey.url);
   const played: PlayedJourney = { view, start, steps: [], broken: null };
+  const viewed = readJourneyView(journey.view);
+  if (!viewed.ok) return { ...played, broken: { at: -1, says: brokenSays(viewed.fault) } };
   let { state } = start;
   for (const [at, { event: given, see }] of journey.steps.entries()) {
     const read = readEvent(given);
     if (!read.ok) {
-      played.broken = { at, says: `received ${read.fault.received}, expected ${read.fault.expected}` };
+      played.broken = { at, says: brokenSays(read.fault) };
       break;
     }
     const { event } = read;

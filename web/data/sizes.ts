@@ -1,6 +1,8 @@
 import {
   type Cell,
   devicePreset,
+  eventToView,
+  readEvent,
   type DevicePreset,
   type DeviceShape,
   type Frame,
@@ -64,19 +66,31 @@ const deviceOf = ({ id: _, label, ...shape }: DevicePreset): SizedDevice => ({
   target: null,
 });
 
-const plainUse: SizesUse = { rtl: false, calm: false, text: 1, theme: "page", hatched: false };
 const useKeys = ["rtl", "calm", "text", "theme", "hatched"] as const;
 
 const keyOf = (frame: string): string => `handy-frame:sizes:${frame}`;
 
-const isSized = (value: unknown): value is SizedDevice =>
-  hasShape(value, { key: "string", name: "string", width: "number", height: "number", insets: "object" });
+const isSized = (value: unknown): value is SizedDevice => {
+  if (!hasShape(value, { key: "string", name: "string", width: "number", height: "number", insets: "object" }))
+    return false;
+  const { target: _, ...shape } = value as SizedDevice;
+  return readEvent(eventToView(shape)).ok;
+};
+
+/** What of a use can be used: each by itself. */
+const readUse = ({ rtl, calm, text, theme, hatched }: Partial<SizesUse>): SizesUse => ({
+  rtl: rtl === true,
+  calm: calm === true,
+  text: typeof text === "number" && text >= 1 && text <= 2 ? text : 1,
+  theme: theme === "light" || theme === "dark" ? theme : "page",
+  hatched: hatched === true,
+});
 
 const readKept: ReadKept<{ devices: SizedDevice[]; use: SizesUse }> = (value, form) => {
   if (!hasShape(value, { devices: "object", use: "object" })) return null;
   const kept = value as { devices: unknown; use: Partial<SizesUse> };
   const devices = readList(isSized)(kept.devices, form);
-  return devices?.length ? { devices, use: { ...plainUse, ...kept.use } } : null;
+  return devices?.length ? { devices, use: readUse(kept.use) } : null;
 };
 
 /** Devices side by side, kept in this browser for each frame: one state on all, or each from its own start. */
@@ -91,7 +105,7 @@ export class Sizes extends External<SizesShown> {
   ) {
     const kept = readStored("local", keyOf(id), readKept);
     const devices = kept?.devices ?? first.flatMap((each) => devicePreset(each) ?? []).map(deviceOf);
-    super({ ...plainUse, ...kept?.use, devices, own: null, tried: null, touring: null });
+    super({ ...readUse(kept?.use ?? {}), devices, own: null, tried: null, touring: null });
   }
 
   private keep(): void {

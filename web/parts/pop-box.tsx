@@ -1,5 +1,6 @@
 import { Popover } from "radix-ui";
 import type { ComponentProps } from "react";
+import { hasOwnEscape } from "./focus-back.js";
 
 export interface PopBoxProps extends ComponentProps<typeof Popover.Content> {
   label: string;
@@ -15,6 +16,7 @@ export function PopBox({ label, className = "", ...rest }: PopBoxProps) {
         sideOffset={4}
         collisionPadding={8}
         aria-label={label}
+        onEscapeKeyDown={(event) => hasOwnEscape(event.target) && event.preventDefault()}
         className={`z-50 rounded-md border border-ink bg-plate-2 shadow-lift ${className}`}
         {...rest}
       />

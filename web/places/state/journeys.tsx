@@ -31,7 +31,9 @@ function Kept({ frame, journey, playing, pace }: JourneysProps & { journey: Jour
   const played = useMemo(() => playJourney(frame, journey), [frame, journey]);
   const wrong = played.steps.findIndex(({ unlike }) => unlike.length > 0);
   const [unlike] = played.steps[wrong]?.unlike ?? [];
-  const broken = played.broken ? `step ${played.broken.at + 1}: ${played.broken.says}` : null;
+  const broken = played.broken
+    ? `${played.broken.at < 0 ? "its view" : `step ${played.broken.at + 1}`}: ${played.broken.says}`
+    : null;
   const says =
     broken ?? (unlike ? `step ${wrong + 1}: ${unlike.pointer} is ${unlike.received}, was ${unlike.expected}` : null);
   const isOn = playing.playing?.what === journey.id;
