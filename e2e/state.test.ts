@@ -288,6 +288,19 @@ test("the trail goes back and on another way, is kept as a journey, and played a
   // the same way again is no other way
   expect(await me.count("[data-other-way]")).toBe(1);
   expect(await me.look()).toEqual([]);
+  // where a window goes on from what it left there was no launch: that is told, and the line stays
+  await me.page.reload();
+  await me.waitTop("slot");
+  await me.press('aside[aria-label="Companion"] button', "Back", "starts");
+  await me.waitTop("today");
+  await me.press("button", "Keep as journey");
+  await me.type("No launch");
+  await me.keys("Enter");
+  await me.read('[aria-label="Trail"] [role=alert]', "does not begin at a launch");
+  await me.keys("Escape");
+  await me.page.waitForFunction(() => document.activeElement?.textContent === "Keep as journey");
+  await me.saved();
+  expect((await me.frame(id)).journeys).toHaveLength(1);
 });
 
 test("a screen that asks is answered on the device, by hand and by keys", async () => {

@@ -136,3 +136,25 @@ test("of one name written in two windows at once both texts are shown, and one i
   expect((await other.frame(id)).nodes.templates!.title).toBe("Theirs while away");
   await other.page.close();
 });
+
+test("a window that went from page to page many times goes on, and gone back it hears what others did", async () => {
+  const id = await listed(world, me, "Many pages");
+  const places = ["plan", "links", "sizes", "state"];
+  for (let i = 0; i < 9; i += 1) {
+    await me.go(`/f/${id}/${places[i % places.length]}`);
+    await me.see('[data-sync="saved"]');
+  }
+  await me.page.goBack();
+  await me.see('[data-sync="saved"]');
+  const other = await world.person();
+  await open(other, id);
+  await other.page.bringToFront();
+  await other.click('[data-return="frame-name"]');
+  await other.keys("Control+a");
+  await other.type("Named elsewhere");
+  await other.keys("Enter");
+  await other.saved();
+  await me.page.bringToFront();
+  await me.read('[data-return="frame-name"]', "Named elsewhere");
+  await other.page.close();
+});

@@ -133,9 +133,18 @@ export class Sync {
   open(): () => void {
     this.closed = false;
     const online = () => void this.flush();
-    const leaving = () => this.waiting.write();
+    // a page that was left may be kept by the browser, to be gone back to: it holds no connection meanwhile, of which there are few
+    const leaving = () => {
+      this.waiting.write();
+      this.live?.close();
+      this.live = null;
+    };
+    const backAgain = ({ persisted }: PageTransitionEvent) => {
+      if (persisted) this.listen();
+    };
     addEventListener("online", online);
     addEventListener("pagehide", leaving);
+    addEventListener("pageshow", backAgain);
     this.waiting.hold();
     this.listen();
     void this.takeOver();
@@ -145,9 +154,8 @@ export class Sync {
       leaving();
       removeEventListener("online", online);
       removeEventListener("pagehide", leaving);
+      removeEventListener("pageshow", backAgain);
       clearTimeout(this.retry);
-      this.live?.close();
-      this.live = null;
     };
   }
 

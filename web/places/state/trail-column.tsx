@@ -3,6 +3,7 @@ import { eventSays, type Frame, isLaunch, journeyOf, freeJourneyId, plainName } 
 import { useLive, useOpenFrame } from "../../app/open-frame.js";
 import { otherBeginnings, type ShownPoint, shownWay, type TrailPoint, wayTo } from "../../data/trail.js";
 import { Button } from "../../parts/button.js";
+import { returnTo } from "../../parts/focus-back.js";
 import { TextLine } from "../../parts/text-line.js";
 import { wrongEmpty } from "../../parts/wrong.js";
 import { Journeys } from "./journeys.js";
@@ -59,9 +60,9 @@ export function TrailColumn({ frame }: { frame: Frame }) {
           <Select label="How fast it is played" value={pace} options={paces} onChange={setPace} />
         </div>
         {naming ? (
-          <KeepLine frame={frame} onDone={() => setNaming(false)} />
+          <KeepLine frame={frame} onDone={() => (setNaming(false), returnTo("keep-journey"))} />
         ) : (
-          <Button disabled={way.length < 2} onClick={() => setNaming(true)}>
+          <Button data-return="keep-journey" disabled={way.length < 2} onClick={() => setNaming(true)}>
             Keep as journey
           </Button>
         )}
@@ -113,41 +114,38 @@ function OtherWays({ frame, points, label }: { frame: Frame; points: readonly Tr
   ));
 }
 
-/** Keeps the way from a launch to where the device is as a journey of the frame. */
+/** Keeps the way from a launch to where the device is as a journey of the frame; what is refused stays in the line with the reason. */
 function KeepLine({ frame, onDone }: { frame: Frame; onDone: () => void }) {
   const { editing, live } = useOpenFrame();
-  const [wrong, setWrong] = useState<string | null>(null);
-  const keep = (name: string) => {
+  const wayHere = () => {
     const { trail } = live.get();
-    const [first, ...rest] = wayTo(trail, trail.at);
-    if (!first) return onDone();
-    if (!isLaunch(first.frame, first.view, first.state))
-      return setWrong("This way does not begin at a launch. Start the device over, and go it again.");
+    return wayTo(trail, trail.at);
+  };
+  const wrong = (name: string): string | null => {
+    const [first] = wayHere();
+    if (first && !isLaunch(first.frame, first.view, first.state))
+      return "this way does not begin at a launch: start the device over, and go it again";
+    return wrongEmpty(name);
+  };
+  const keep = (name: string) => {
+    const [first, ...rest] = wayHere();
+    if (!first) return;
     const steps = rest.flatMap(({ event, seenIn, view, state }) => (event ? [{ event, seenIn, view, state }] : []));
     const journey = journeyOf(frame, freeJourneyId(frame, name), name.slice(0, 120), first, steps);
-    const faults = editing.edit(
+    void editing.edit(
       { kind: "setFrame", key: "journeys", value: [...(frame.journeys ?? []), journey] },
       `Keep the journey ${name}`,
     );
-    if (faults) return setWrong(faults.map(({ remedy }) => remedy).join(" "));
-    onDone();
   };
   return (
-    <>
-      <TextLine
-        autoFocus
-        aria-label="Name of the journey"
-        placeholder="what it shows"
-        value=""
-        wrong={wrongEmpty}
-        onDone={keep}
-        {...(wrong === null && { onLeave: onDone })}
-      />
-      {wrong && (
-        <p role="alert" className="text-[12px] leading-4 text-clay">
-          ! {wrong}
-        </p>
-      )}
-    </>
+    <TextLine
+      autoFocus
+      aria-label="Name of the journey"
+      placeholder="what it shows"
+      value=""
+      wrong={wrong}
+      onDone={keep}
+      onLeave={onDone}
+    />
   );
 }
