@@ -191,4 +191,14 @@ test("what lies under a floating bar is marked with the reason, and so is what i
   await me.waitTop("a");
   await me.read(`${device} [data-hard-to-touch]`, "Go on lies under the floating bar");
   expect(await me.count(`${device} [data-hard-to-touch]`)).toBe(1);
+  const low = await shelve(world, {
+    ...edged,
+    name: "Low",
+    nodes: { ...edged.nodes, home: { kind: "hub", children: ["a", "b"] } },
+    theme: { sizes: { bar: 20 } },
+  });
+  await me.go(`/f/${low}/plan`);
+  await me.waitTop("a");
+  await me.read(`${device} [data-hard-to-touch]`, "× 20 px: less than 24 each way is hard to hit");
+  expect(await me.count(`${device} [data-hard-to-touch]`)).toBe(2);
 });

@@ -9,8 +9,10 @@ eachIn((person, its) => {
 
 const device = (css: string) => `[data-device] ${css}`;
 const point = () => me.texts("[data-point]");
-const fates = (id: string) =>
-  me.page.$$eval(`[data-happening="${id}"] td`, (cells) => cells.map((cell) => cell.getAttribute("data-fate")));
+const fates = async (id: string) => {
+  await me.see('[aria-label="What survives"][aria-busy=false]');
+  return me.page.$$eval(`[data-happening="${id}"] td`, (cells) => cells.map((cell) => cell.getAttribute("data-fate")));
+};
 /** What is on the device: its screen, the first draft on it, how far it is scrolled, the row that was picked. */
 const onDevice = () =>
   me.page.evaluate(() => {
@@ -238,7 +240,7 @@ describe("each cell of what survives is what doing it by hand comes to", () => {
     await me.click(device('[data-screen="bed"] input'));
     await me.type("Leeks");
     await me.read('[data-lane-step="bed"]', "Leeks");
-    expect((await fates("kill"))[2]).toBe("lost");
+    await me.page.waitForSelector('[data-happening="kill"] [data-piece=draft][data-fate=lost]');
     await me.click('[data-happening="kill"] [data-piece=draft] button');
     await me.read("[data-radix-popper-content-wrapper]", "what was typed and scrolled emptied");
     await me.press("[data-mend] button", "Come back with everything");
@@ -285,6 +287,18 @@ test("the trail goes back and on another way, is kept as a journey, and played a
   await me.page.select('[aria-label="How fast it is played"]', "once");
   await me.press("[data-journey] button", "A slot is opened");
   await me.waitTop("slot");
+  // once more, as it happened
+  await me.page.select('[aria-label="How fast it is played"]', "as");
+  await me.page.evaluate(() => {
+    const shown = () => document.querySelector("[data-device] [data-screen]")?.getAttribute("data-screen") ?? "";
+    const { dataset } = document.body;
+    dataset.ways = shown();
+    const look = () => dataset.ways!.endsWith(shown()) || (dataset.ways += ` ${shown()}`);
+    new MutationObserver(look).observe(document.body, { subtree: true, childList: true });
+  });
+  await me.press("button", "Play again");
+  await me.page.waitForSelector('[data-ways="slot today slot"]');
+  await me.read('[aria-label="Trail"] button', "Play again");
   // the same way again is no other way
   expect(await me.count("[data-other-way]")).toBe(1);
   expect(await me.look()).toEqual([]);

@@ -143,7 +143,10 @@ export class Person {
 /** A server, and a browser that knows nothing of what other tests did in it. */
 export interface World {
   served: Served;
+  /** One more page of the browser. */
   person: () => Promise<Person>;
+  /** Forgets all that the browser keeps, and closes its pages. */
+  forget: () => Promise<void>;
   end: () => Promise<void>;
 }
 
@@ -154,13 +157,17 @@ export const newWorld = async (own?: Served): Promise<World> => {
     puppeteer.connect({ browserWSEndpoint: process.env.HANDY_FRAME_BROWSER!, defaultViewport: null }),
     own?.start(),
   ]);
-  const context: BrowserContext = await browser.createBrowserContext();
+  let context: BrowserContext = await browser.createBrowserContext();
   return {
     served,
     person: async () => {
       const page = await context.newPage();
       await page.setViewport({ width: 1280, height: 800 });
       return new Person(page, served);
+    },
+    forget: async () => {
+      await context.close();
+      context = await browser.createBrowserContext();
     },
     end: async () => {
       await context.close();
@@ -170,7 +177,7 @@ export const newWorld = async (own?: Served): Promise<World> => {
   };
 };
 
-/** A world for the tests of a file, and a new page for each, which is closed after it and must have logged no error. */
+/** A world for the tests of a file, and a new page for each, of which nothing stays in the browser and which must have logged no error. */
 export const eachIn = (begin: (person: Person, world: World) => void, own?: Served): void => {
   let world: World;
   let person: Person;
@@ -184,7 +191,7 @@ export const eachIn = (begin: (person: Person, world: World) => void, own?: Serv
   });
   afterEach(async () => {
     expect(person.errors).toEqual([]);
-    await person.page.close();
+    await world.forget();
   });
 };
 

@@ -39,7 +39,7 @@ const layoutOf = (shape: keyof CompanionWidths, width: number, isFull: boolean):
 
 const layouts: Readonly<Record<Layout, string>> = {
   before:
-    "grid-cols-[220px_minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)] [grid-template-areas:'head_device'_'ladder_device'_'why_device']",
+    "grid-cols-[240px_minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)] [grid-template-areas:'head_device'_'ladder_device'_'why_device']",
   around:
     "grid-cols-[minmax(0,1fr)_92px] grid-rows-[auto_minmax(0,1fr)_auto] [grid-template-areas:'head_head'_'device_ladder'_'why_why']",
   under:
@@ -96,7 +96,7 @@ export function Companion({ isFull, onFull, onFold }: CompanionProps) {
     >
       {!isFull && <CompanionEdge {...edge} />}
       <div className="flex min-w-0 flex-col gap-2.5 [grid-area:head]">
-        <Head isFull={isFull} onFull={onFull} onFold={onFold} />
+        <Head isFull={isFull} onFull={onFull} onFold={onFold} isNarrow={layout === "before"} />
         <SizeLine frame={frame} view={view} all={all} />
         <FactSwitches />
       </div>
@@ -114,11 +114,13 @@ export function Companion({ isFull, onFull, onFold }: CompanionProps) {
   );
 }
 
-/** The address line, and how much of the window the device has. */
-function Head({ isFull, onFull, onFold }: CompanionProps) {
+/** The address line, and how much of the window the device has; in a narrow column the line stands under the buttons. */
+function Head({ isFull, onFull, onFold, isNarrow }: CompanionProps & { isNarrow: boolean }) {
   return (
-    <div className="flex items-start gap-1">
-      <AddressLine />
+    <div className={`flex items-start gap-1 ${isNarrow ? "flex-wrap justify-end" : ""}`}>
+      <div className={`flex min-w-0 ${isNarrow ? "order-1 basis-full" : "grow"}`}>
+        <AddressLine />
+      </div>
       <Button
         tone="quiet"
         icon={isFull ? "arrows-in" : "arrows-out"}

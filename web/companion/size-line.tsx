@@ -55,7 +55,7 @@ export function SizeLine({ frame, view, all }: SizeLineProps) {
   const { live } = useOpenFrame();
   const targets = targetsOf(frame);
   return (
-    <div className="flex items-center gap-2">
+    <div className="flex flex-wrap items-center gap-2">
       <Choice
         label="Size of the device"
         value={bandAt(frame, view.width).id}
@@ -66,7 +66,7 @@ export function SizeLine({ frame, view, all }: SizeLineProps) {
       {targets.length > 1 && (
         <select
           aria-label="Target: how Back works on the device"
-          className="ml-auto h-7 min-w-0 rounded-sm border border-field bg-plate-2 px-1"
+          className="ml-auto h-7 min-w-28 grow basis-0 rounded-sm border border-field bg-plate-2 px-1"
           value={all ? "*" : targetIn(frame, view).id}
           onChange={({ target: { value } }) => {
             live.showAllTargets(value === "*");

@@ -113,8 +113,8 @@ function LaneRow({ frame, view, lane, isFirst }: LaneRowProps) {
       <button
         type="button"
         disabled={tab === null || isActive}
-        title={tab === null || isActive ? undefined : "Choose this tab on the device"}
-        className={`flex ${steps.length > 0 || isFirst ? "h-11" : "h-8"} w-24 shrink-0 items-center gap-2 rounded-sm border bg-plate-2 px-2 text-left ${isActive ? "border-petrol font-semibold text-petrol" : "border-rule enabled:hover:border-field"}`}
+        title={tab === null || isActive ? label : `${label}: choose it on the device`}
+        className={`flex ${steps.length > 0 || isFirst ? "h-11" : "h-8"} w-26 shrink-0 items-center gap-2 rounded-sm border bg-plate-2 px-2 text-left ${isActive ? "border-petrol font-semibold text-petrol" : "border-rule enabled:hover:border-field"}`}
         onClick={() => tab !== null && live.send({ do: "open", to: tab })}
       >
         {icon && <Icon name={icon} fill={isActive} size={18} className="shrink-0" />}
@@ -155,7 +155,7 @@ function Step({ step, isFirst }: { step: LaneStep; isFirst: boolean }) {
         type="button"
         data-lane-step={node}
         title={`${isOver ? `${opensChoices[opens].named ?? opens}: ` : ""}${said.join(" · ") || "as it was opened"}. Press to see it on the plan`}
-        className={`relative flex h-11 w-27 flex-col justify-center rounded-sm border bg-plate-2 px-2 text-left leading-tight hover:border-petrol ${isTop ? "border-2 border-petrol" : isOver ? "border-saffron" : "border-ink"}`}
+        className={`relative flex h-11 w-26 flex-col justify-center rounded-sm border bg-plate-2 px-2 text-left leading-tight hover:border-petrol ${isTop ? "border-2 border-petrol" : isOver ? "border-saffron" : "border-ink"}`}
         onClick={() => go("plan", { at: node })}
       >
         <span className="flex items-center gap-1 pr-2">

@@ -14,7 +14,12 @@ export default function StatePlace() {
     <main aria-label="State" className="flex min-w-0 grow bg-page">
       <div className="flex min-w-0 grow flex-col gap-3 overflow-auto px-4 pt-2.5 pb-4">
         <Lanes frame={frame} view={view} state={state} />
-        <Survival frame={settledFrame} view={view} state={settledState} />
+        <Survival
+          frame={settledFrame}
+          view={view}
+          state={settledState}
+          isBehind={settledFrame !== frame || settledState !== state}
+        />
       </div>
       <TrailColumn frame={frame} />
     </main>

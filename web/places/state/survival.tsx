@@ -33,8 +33,8 @@ export const pieceNames: Readonly<Record<Piece, string>> = {
   handed: "handed over",
 };
 
-/** What survives what may happen: each thing that may happen is run on the state, or on the worst one that was found. */
-export function Survival({ frame, view, state }: SurvivalProps) {
+/** What survives what may happen: each thing that may happen is run on the state, or on the worst one that was found; behind while the device has gone on. */
+export function Survival({ frame, view, state, isBehind }: SurvivalProps & { isBehind: boolean }) {
   const { live } = useOpenFrame();
   const [which, setWhich] = useState<Case>("this");
   const worst = useMemo(() => (which === "worst" ? worstCase(frame, view) : null), [frame, view, which]);
@@ -42,7 +42,7 @@ export function Survival({ frame, view, state }: SurvivalProps) {
   const rows = useMemo(() => survivalOf(frame, view, looked), [frame, view, looked]);
   const lost = rows.flatMap(({ cells }) => cells).filter(({ fate }) => fate === "lost").length;
   return (
-    <section aria-label="What survives" className="min-w-150 shrink-0">
+    <section aria-label="What survives" aria-busy={isBehind} className="min-w-150 shrink-0">
       <header className="mb-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 className="text-[15px] font-bold">What survives</h2>
         <Choice<Case>

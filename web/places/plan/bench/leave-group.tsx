@@ -11,7 +11,7 @@ import {
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { wrongEmpty } from "../../../parts/wrong.js";
+import type { Wrong } from "../../../parts/wrong.js";
 import { useBench, useNodeOf } from "./bench-context.js";
 import { Group, Line, Says } from "./group.js";
 
@@ -22,6 +22,8 @@ const whens: { value: Leave["when"]; label: string }[] = [
   { value: "always", label: "always" },
 ];
 
+const wrongQuestion: Wrong = (text) => (text.trim() === "" ? "a question, such as: Leave without keeping it?" : null);
+
 /** Whether the screen asks before it is left, what it asks, and which actions leave it unasked. */
 export function LeaveGroup() {
   const { said, set } = useBench();
@@ -30,7 +32,7 @@ export function LeaveGroup() {
   const put = (next: Leave | undefined, label: string) => set("leave", next, label);
   const start = () => plainLeave(draftFieldsOf(node).length > 0 ? "draft" : "always");
   return (
-    <Group title="Before it is left" of="leave">
+    <Group title="Before it is left" of="leave" wide>
       <Check
         checked={leave !== undefined}
         onChange={(on) => put(on ? start() : undefined, on ? "asks before it is left" : "is left unasked")}
@@ -48,7 +50,7 @@ export function LeaveGroup() {
           <Line label="Asks">
             <TextLine
               value={leave.ask}
-              wrong={wrongEmpty}
+              wrong={wrongQuestion}
               onDone={(ask) => put({ ...leave, ask: ask.slice(0, 200) }, `asks ${ask}`)}
             />
           </Line>
