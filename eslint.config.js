@@ -37,6 +37,21 @@ export default tseslint.config(
   },
   { files: ["scripts/**", "bench/**", "server/app.ts"], rules: { "no-console": "off" } },
   { files: ["**/*.test.ts"], rules: { "@typescript-eslint/no-explicit-any": "off" } },
+  {
+    files: ["e2e/*.test.ts"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        ...[
+          "CallExpression[callee.property.name='$$']",
+          ":matches(CallExpression[callee.property.name='$$eval'], CallExpression[callee.property.name='evaluate']) CallExpression[callee.property.name='click']",
+        ].map((selector) => ({
+          selector,
+          message: "What is pressed may not be there yet: click, clickAt and press wait for it.",
+        })),
+      ],
+    },
+  },
   // the core is pure: no interface, no server, nothing of the machine; which of its folders may import which is held by a test,
   // as an entry here for one of them would replace this one
   closed("core", ...hosts, "**/shape/**", "node:*", "react*", "joi"),

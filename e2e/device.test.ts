@@ -133,9 +133,7 @@ test("a pair stands side by side where there is room, and both panes are worked"
   await me.see(`${device} [data-screen="sighting"]`);
   expect(await me.ladder()).toEqual(["Sighting 2", "Night 6", "leaves"]);
   // narrower, the same state shows the pane that was opened last
-  await me.page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('[aria-label="Size of the device"] button')][0]!.click(),
-  );
+  await me.clickAt('[aria-label="Size of the device"] button', 0);
   await me.page.waitForSelector(`${device} [data-screen="nightRows"]`, { hidden: true });
   expect(await me.ladder()).toEqual(["Sighting 2", "Night 6", "Nights", "leaves"]);
 });

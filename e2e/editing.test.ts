@@ -112,8 +112,7 @@ test("a setting is made on many at once, and its mark tells where it is set othe
   expect(count).toBeGreaterThanOrEqual(12);
   const bars = '[data-setting="bars"]';
   await me.read(bars, "all as usual by default");
-  const buttons = await me.page.$$(`${bars} [role="radio"]`);
-  await buttons[2]!.click();
+  await me.clickAt(`${bars} [role="radio"]`, 2);
   await me.read(bars, "all hidden set");
   const hidden = Object.values((await me.frame(id)).nodes).filter(({ bars: is }) => is === "hide");
   expect(hidden).toHaveLength(count);
@@ -237,13 +236,12 @@ test("the ways between two screens are shown with the ladder at the end, and pla
   await me.read('[aria-label="Routes, the shortest first"]', "tab Me");
   const strip = (await me.texts('[aria-label="Routes, the shortest first"] > li'))[0]!;
   expect(strip).toMatch(/tab Me.*tap Settings.*tap Units.*1 Settings.*2 Me.*3 Trips.*out of the app/);
-  await me.page.$$eval("button", (buttons) => buttons.find((button) => button.textContent === "Play")!.click());
+  await me.press("button", "Play", "starts");
   await me.waitTop("units");
   // all ways, sorted by a press on a head
-  await me.page.$$eval("button", (buttons) => buttons.find((button) => button.textContent === "all ways")!.click());
+  await me.press("button", "all ways");
   await me.see('[aria-sort="none"]');
-  const heads = await me.page.$$("th button");
-  await heads[2]!.click();
+  await me.clickAt("th button", 2);
   await me.see('[aria-sort="ascending"]');
   const to = await me.texts("tbody td:nth-child(3)");
   expect(to).toEqual([...to].sort((a, b) => a.localeCompare(b, "en", { numeric: true })));
@@ -311,7 +309,7 @@ test("what one edits with can be read and worked by all, in both themes", async 
   await me.keys("Enter");
   await me.see('[aria-label="Routes, the shortest first"]');
   expect(await me.look()).toEqual([]);
-  await me.page.$$eval("button", (buttons) => buttons.find((button) => button.textContent === "all ways")!.click());
+  await me.press("button", "all ways");
   await me.see('[aria-sort="none"]');
   expect(await me.look()).toEqual([]);
   await me.keys("Control+k");

@@ -118,8 +118,7 @@ test("after a restore undo takes back the restore, then what was before it; an i
   await me.saved();
   await me.click('[data-sync="saved"]');
   await me.see('[role="dialog"] ol');
-  const restore = await me.page.$$('[role="dialog"] li button:last-child');
-  await restore.at(-2)!.click();
+  await me.clickAt('[role="dialog"] li button:last-child', -2);
   await me.page.waitForSelector('[role="dialog"]', { hidden: true });
   await me.read(node("map"), "Map");
   expect(await undoSays()).toBe("Undo: Restore revision 2 (Ctrl Z)");

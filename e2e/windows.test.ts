@@ -84,8 +84,7 @@ test("a change is compared with what was before it and what came after, in plain
   await me.saved();
   await me.click('[data-sync="saved"]');
   await me.read('[role="dialog"]', "Move Templates beside");
-  const rows = await me.page.$$('[role="dialog"] li [aria-expanded]');
-  await rows[1]!.click();
+  await me.clickAt('[role="dialog"] li [aria-expanded]', 1);
   await me.read('[aria-label="This change"]', "reordered Packing");
   await me.read('[aria-label="From here until now"]', "took Templates out of Packing");
 });
@@ -104,7 +103,7 @@ test("the shelf is searched, takes a list that is pasted, and starts with sign-i
   await me.paste("One\n  Two ^\n");
   await me.waitTop("one");
   await me.go("/");
-  await me.page.$$eval("button", (buttons) => buttons.find((b) => b.textContent?.includes("Sign-in first"))!.click());
+  await me.press("button", "Sign-in first");
   await me.waitTop("welcome");
   await me.click('[data-device] [data-action="signIn"]');
   await me.waitTop("signIn");
@@ -131,7 +130,7 @@ test("of one name written in two windows at once both texts are shown, and one i
   await other.page.waitForSelector(bar);
   expect((await other.texts(bar))[0]).toMatch(/“Mine meanwhile”.*“Theirs while away”/);
   expect((await me.frame(id)).nodes.templates!.title).toBe("Mine meanwhile");
-  await other.page.$$eval(`${bar} button`, (buttons) => buttons.at(-1)!.click());
+  await other.clickAt(`${bar} button`, -1);
   await other.page.waitForSelector(bar, { hidden: true });
   expect((await other.frame(id)).nodes.templates!.title).toBe("Theirs while away");
   await other.page.close();

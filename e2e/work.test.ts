@@ -215,15 +215,10 @@ test("the device is worked by hand: rows, tabs, scroll, header Back, system Back
   await me.page.waitForFunction(
     () => document.querySelector("[data-device] [data-screen='tasks'] > div")?.scrollTop === 700,
   );
-  await me.page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>("aside button")]
-      .find((button) => button.textContent === "Back")!
-      .click(),
-  );
+  await me.press("aside button", "Back", "starts");
   await me.waitTop("plot");
   await me.read('[aria-label="Why"]', "the start tab of Home");
-  const steps = await me.page.$$('[aria-label="What Back will do"] button');
-  await steps[0]!.click();
+  await me.clickAt('[aria-label="What Back will do"] button', 0);
   await me.waitTop("plots");
   // on a target without a Back of its own
   await me.page.select('select[aria-label^="Target"]', "swipe");
@@ -284,11 +279,7 @@ test("a frame that is deleted can be brought back", async () => {
   await me.go("/");
   await me.click('button[aria-label="More about Passing"]');
   await me.read('[role="menu"]', "Delete");
-  await me.page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('[role="menuitem"]')]
-      .find((item) => item.textContent === "Delete")!
-      .click(),
-  );
+  await me.press('[role="menuitem"]', "Delete", "starts");
   await me.read('section[aria-label="Deleted"]', "Passing");
   await me.click('section[aria-label="Deleted"] button');
   await me.see('a[aria-label="Open Passing"]');

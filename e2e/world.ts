@@ -45,6 +45,13 @@ export class Person {
       }
   };
   click = (selector: string) => this.again(async () => (await this.see(selector)).click());
+  /** Clicks on one of all that CSS names, by its place: 0 is the first, -1 the last. */
+  clickAt = (selector: string, at: number) =>
+    this.again(async () => {
+      const element = (await this.page.$$(selector)).at(at);
+      if (!element) throw new Error(`${selector} names nothing at ${at}`);
+      await element.click();
+    });
   /** Presses what CSS names and has a text, at its beginning or anywhere. */
   press = (selector: string, text: string, how: "starts" | "has" = "has") =>
     this.again(async () => {
