@@ -21,7 +21,7 @@ const showsOn = (n: number, css: string) => me.page.waitForSelector(onDevice(n, 
 const open = async (frame: Frame): Promise<string> => {
   const id = await shelve(world, frame);
   await me.go(`/f/${id}/sizes`);
-  await me.see(onDevice(1, "[data-screen]"));
+  for (const n of [1, 2, 3, 4]) await me.see(onDevice(n, "[data-screen]"));
   return id;
 };
 
