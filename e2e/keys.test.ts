@@ -1,5 +1,5 @@
 import { blank, chosen, listed, node, open } from "./listed.js";
-import { eachIn, type Person, shelve, type World } from "./world.js";
+import { demo, eachIn, type Person, shelve, type World } from "./world.js";
 
 let world: World;
 let me: Person;
@@ -136,6 +136,38 @@ test("Escape closes one thing and gives the focus back where it was", async () =
   await me.keys("Escape");
   await focused("trip");
   await unchanged(id, before, "trip");
+});
+
+test("Enter is done with a line: it closes, the focus is back where it was, and the same Enter presses nothing there", async () => {
+  await listed(world, me, "Named by keys");
+  /** Opens a line by a key on a button, writes in it and is done: the line is closed, and stays so. */
+  const write = async (button: string, line: string, text: string) => {
+    await (await me.see(button)).focus();
+    await me.keys("Enter");
+    await me.see(line);
+    await me.keys("Control+a");
+    await me.type(text);
+    await me.keys("Enter");
+    await me.page.waitForSelector(line, { hidden: true });
+    await me.page.waitForFunction((css) => document.activeElement === document.querySelector(css), {}, button);
+    expect(await me.count(line)).toBe(0);
+  };
+  await write('[data-return="frame-name"]', 'input[aria-label="Name of the frame"]', "Called anew");
+  await me.read('[data-return="frame-name"]', "Called anew");
+  await me.saved();
+  await me.click('[data-sync="saved"]');
+  await write('[data-return^="change "]', 'input[aria-label="Name of the change"]', "The first of them");
+  await me.keys("Escape");
+  await me.click(node("packingTab"));
+  const icon = `${bench} button[aria-label^="Icon"]`;
+  await write(icon, 'input[aria-label="Find an icon by its name"]', "anchor");
+  await me.page.waitForSelector(`${icon}[aria-label$="anchor"]`);
+  await me.go(`/f/${await shelve(world, demo("repair-cafe"))}/state`);
+  await me.waitTop("today");
+  await me.click("[data-device] [data-row='2']");
+  await me.waitTop("slot");
+  await write('[data-return="keep-journey"]', 'input[aria-label="Name of the journey"]', "To a slot");
+  await me.read("[data-journey]", "To a slot");
 });
 
 test("letters are for the plan while the person has put the focus there, and for nothing else", async () => {

@@ -1,9 +1,10 @@
 import { Popover } from "radix-ui";
-import { useDeferredValue, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import useSWR from "swr";
 import { request } from "../data/request.js";
 import { Icon } from "./icon.js";
 import { PopBox } from "./pop-box.js";
+import { ranked } from "./rank.js";
 
 export interface IconPickerProps {
   label: string;
@@ -15,6 +16,9 @@ export interface IconPickerProps {
 }
 
 const most = 84;
+
+/** A name is found by its words, with or without the signs between them. */
+const words = (name: string): string => name.replaceAll("-", " ");
 
 /** Any icon of the package, found by its name, in both its weights. */
 export function IconPicker({ label, value, onPick, placeholder = "none" }: IconPickerProps) {
@@ -50,14 +54,11 @@ export function IconPicker({ label, value, onPick, placeholder = "none" }: IconP
 
 function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
   const [text, setText] = useState("");
-  const wanted = useDeferredValue(text.trim().toLowerCase());
   const { data: names = [] } = useSWR("/icons/names", (path: string) => request<string[]>(path), {
     revalidateOnFocus: false,
   });
-  const found = useMemo(() => {
-    const matching = wanted === "" ? names : names.filter((name) => name.includes(wanted));
-    return matching.slice(0, most);
-  }, [names, wanted]);
+  const icons = useMemo(() => names.map((name) => ({ name, label: words(name) })), [names]);
+  const found = useMemo(() => ranked(icons, words(text)).slice(0, most), [icons, text]);
   return (
     <>
       <input
@@ -68,8 +69,11 @@ function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
+          if (event.key !== "Enter") return;
+          // what gets the focus is not pressed by the same Enter
+          event.preventDefault();
           // nothing is taken that nobody asked for
-          if (event.key === "Enter" && wanted !== "" && found[0]) onPick(found[0]);
+          if (text.trim() !== "" && found[0]) onPick(found[0].name);
         }}
       />
       <ul className="grid max-h-56 grid-cols-6 gap-0.5 overflow-y-auto">
@@ -82,7 +86,7 @@ function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
             none
           </button>
         </li>
-        {found.map((name) => (
+        {found.map(({ name }) => (
           <li key={name}>
             <button
               type="button"

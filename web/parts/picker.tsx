@@ -66,8 +66,11 @@ const useTypedPick = ({ options, onPick, onNew, onLeave }: PickerProps) => {
       event.preventDefault();
       setAsked(true);
       setAt(to);
-    } else if (event.key === "Enter") take(at);
-    else if (event.key !== "Escape") return;
+    } else if (event.key === "Enter") {
+      // what gets the focus is not pressed by the same Enter
+      event.preventDefault();
+      take(at);
+    } else if (event.key !== "Escape") return;
     else if (onLeave) onLeave("escape");
     else if (open || text !== "") reset();
     // nothing to close here: it is for what lies around

@@ -63,6 +63,8 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
   };
   const keys = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === "Enter") {
+      // what gets the focus is not pressed by the same Enter
+      event.preventDefault();
       if (done() && onLeave) leave();
     } else if (event.key !== "Escape") return;
     else if (onLeave) leave();
