@@ -33,7 +33,9 @@ export const noTrail: Trail = { points: [], at: -1 };
 
 const nextId = ({ points }: Trail): number => (points.at(-1)?.id ?? -1) + 1;
 
-const pointOf = (trail: Trail, id: number): TrailPoint | undefined => trail.points.find((point) => point.id === id);
+/** The point of this id. */
+export const pointIn = (trail: Trail, id: number): TrailPoint | undefined =>
+  trail.points.find((point) => point.id === id);
 
 const bounded = (points: readonly TrailPoint[], at: number): readonly TrailPoint[] => {
   if (points.length <= most) return points;
@@ -46,8 +48,12 @@ const bounded = (points: readonly TrailPoint[], at: number): readonly TrailPoint
 /** The trail with one more point; where the same was done from there before, and came to the same, it goes that way again. */
 const withPoint = (trail: Trail, point: Omit<TrailPoint, "id">): Trail => {
   const same = trail.points.find(
-    ({ from, event, state, frame }) =>
-      from === point.from && frame === point.frame && equal(event, point.event) && equal(state, point.state),
+    ({ from, event, view, state, frame }) =>
+      from === point.from &&
+      frame === point.frame &&
+      equal(event, point.event) &&
+      equal(view, point.view) &&
+      equal(state, point.state),
   );
   if (same) return { ...trail, at: same.id };
   const id = nextId(trail);
@@ -89,11 +95,11 @@ export const trailAfter = (trail: Trail, before: Device, { frame, device, topIn,
     return at.state === before.at.state && trail.at >= 0 ? trail : putAt(at.state, null, view, reasons);
   const first = steps[0];
   let next =
-    first && first.before !== pointOf(trail, trail.at)?.state ? putAt(first.before, null, first.view, []) : trail;
+    first && !equal(first.before, pointIn(trail, trail.at)?.state) ? putAt(first.before, null, first.view, []) : trail;
   steps.forEach(({ event, view: seenIn, before: was, step }, i) => {
     // what changes nothing leaves no trace
     if (step.state === was && event.do !== "view") return;
-    const last = pointOf(next, next.at);
+    const last = pointIn(next, next.at);
     const isLast = i === steps.length - 1;
     const merged = goesOn(last, event, next);
     const made: Omit<TrailPoint, "id"> = {
@@ -101,7 +107,7 @@ export const trailAfter = (trail: Trail, before: Device, { frame, device, topIn,
       event,
       on: topIn(was, seenIn),
       seenIn,
-      view: isLast ? view : seenIn,
+      view: steps[i + 1]?.view ?? view,
       state: step.state,
       frame,
       reasons: isLast ? reasons : [],
@@ -118,7 +124,7 @@ export const trailAfter = (trail: Trail, before: Device, { frame, device, topIn,
 /** The points from a beginning to one, in order. */
 export const wayTo = (trail: Trail, id: number): TrailPoint[] => {
   const way: TrailPoint[] = [];
-  for (let at = pointOf(trail, id); at; at = at.from === null ? undefined : pointOf(trail, at.from)) way.unshift(at);
+  for (let at = pointIn(trail, id); at; at = at.from === null ? undefined : pointIn(trail, at.from)) way.unshift(at);
   return way;
 };
 
@@ -143,9 +149,6 @@ export const trailCarried = (trail: Trail, frame: Frame, state: State): Trail =>
   ...trail,
   points: trail.points.map((point) => (point.id === trail.at ? { ...point, frame, state } : point)),
 });
-
-/** The point of this id. */
-export const pointIn = (trail: Trail, id: number): TrailPoint | undefined => pointOf(trail, id);
 
 /** The way the device is on, from its beginning past where it is, with the branches of each point. */
 export const shownWay = (trail: Trail): ShownPoint[] => {

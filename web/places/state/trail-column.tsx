@@ -39,7 +39,10 @@ export function TrailColumn({ frame }: { frame: Frame }) {
       <ol className="min-h-24 grow overflow-y-auto px-3 pb-2">
         {beginnings.length > 0 && (
           <li className="pb-1 pl-5">
-            <OtherWays frame={frame} points={beginnings} label="another beginning" />
+            <OtherWays
+              points={beginnings}
+              says={(point) => `also at ${point.view.width} × ${point.view.height}: ${pointSays(frame, point)}`}
+            />
           </li>
         )}
         {way.map((shown, i) => (
@@ -93,12 +96,12 @@ function Point({ frame, shown, isLast }: { frame: Frame; shown: ShownPoint; isLa
         {pointSays(frame, point)}
         {reason && <span className="line-clamp-2 text-[12px] font-normal text-ink-2">{reason}</span>}
       </button>
-      {others.length > 0 && <OtherWays frame={frame} points={others} label="another way" />}
+      <OtherWays points={others} says={(point) => `another way: ${pointSays(frame, point)}`} />
     </li>
   );
 }
 
-function OtherWays({ frame, points, label }: { frame: Frame; points: readonly TrailPoint[]; label: string }) {
+function OtherWays({ points, says }: { points: readonly TrailPoint[]; says: (point: TrailPoint) => string }) {
   const { live } = useOpenFrame();
   return points.map((point) => (
     <button
@@ -106,10 +109,10 @@ function OtherWays({ frame, points, label }: { frame: Frame; points: readonly Tr
       type="button"
       data-other-way={point.id}
       className="block min-h-6 w-full truncate rounded-sm text-left text-[12px] text-petrol hover:underline"
-      title={`${label}: ${pointSays(frame, point)}`}
+      title={says(point)}
       onClick={() => live.goTo(point.id)}
     >
-      + {label}: {pointSays(frame, point)}
+      + {says(point)}
     </button>
   ));
 }
