@@ -44,6 +44,7 @@ export {
   readClip,
   type Renames,
   thenRenamed,
+  together,
   withoutClashes,
   propertyEdit,
   variedEdit,

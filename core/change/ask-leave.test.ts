@@ -8,11 +8,13 @@ const frame = frameOf({
   form: screen({ title: "Form", body: { kind: "form", fields: [{ id: "name", label: "Name", input: "text" }] } }),
   plain: screen({ title: "Plain" }),
 });
-const asked = (from: Frame, ...ids: string[]): Frame | string => {
-  const plan = askBeforeLeaving.plan(
+const planOf = (from: Frame, ...ids: string[]) =>
+  askBeforeLeaving.plan(
     from,
     ids.map((id) => ({ id, parent: "app" })),
   );
+const asked = (from: Frame, ...ids: string[]): Frame | string => {
+  const plan = planOf(from, ...ids);
   if (!plan.ok) return plan.why;
   const result = applyEdit(from, plan.planned.edit);
   return result.ok ? result.frame : "refused";
@@ -25,4 +27,16 @@ test("a screen that is typed on asks while a draft would be gone, any other alwa
   expect([leaveIn(both, "form"), leaveIn(both, "plain")]).toEqual(["draft", "always"]);
   expect(leaveIn(asked(both as Frame, "form"), "form")).toBeUndefined();
   expect(asked(frame, "app")).toMatch(/is no screen/);
+  const labels = [
+    planOf(frame, "form"),
+    planOf(frame, "form", "plain"),
+    planOf(both as Frame, "form"),
+    planOf(both as Frame, "form", "plain"),
+  ].map((plan) => plan.ok && plan.planned.label);
+  expect(labels).toEqual([
+    "Form asks before it is left",
+    "Form and Plain ask before they are left",
+    "Form is left unasked",
+    "Form and Plain are left unasked",
+  ]);
 });

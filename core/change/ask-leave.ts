@@ -1,4 +1,6 @@
 import type { Edit } from "../edit/edit.js";
+import type { Planned } from "../edit/part.js";
+import { together } from "../edit/together.js";
 import { draftFieldsOf, plainLeave } from "../frame/drafts.js";
 import { nodeAt, nodeIn } from "../frame/nodes.js";
 import type { Frame } from "../frame/types.js";
@@ -13,13 +15,22 @@ import { cannot, type ChangeOfMind, planned } from "./change.js";
 export const isLeftUnasked = (frame: Frame, id: Id): boolean =>
   nodeIn(frame, id)?.kind === "screen" && !leaveOf(frame, id);
 
-/** What a screen that does not ask yet says of that once it does: while a draft would be gone, where anything is typed on it, else always. */
-export const askingFirst = (frame: Frame, id: Id): Edit => ({
-  kind: "set",
-  node: id,
-  key: "leave",
-  value: plainLeave(draftFieldsOf(nodeAt(frame, id)).length > 0 ? "draft" : "always"),
+/** Some screens ask before they are left: while a draft would be gone, where anything is typed on one, else always. */
+export const askingFirst = (frame: Frame, ids: readonly Id[]): Pick<Planned, "edit" | "label"> => {
+  const edits = ids.map((id): Edit => {
+    const when = draftFieldsOf(nodeAt(frame, id)).length > 0 ? "draft" : "always";
+    return { kind: "set", node: id, key: "leave", value: plainLeave(when) };
+  });
+  const asks = ids.length > 1 ? "ask before they are left" : "asks before it is left";
+  return { edit: together(edits), label: `${namesOf(frame, ids)} ${asks}` };
+};
+
+const unasking = (frame: Frame, ids: readonly Id[]): Pick<Planned, "edit" | "label"> => ({
+  edit: together(ids.map((id): Edit => ({ kind: "set", node: id, key: "leave" }))),
+  label: `${namesOf(frame, ids)} ${ids.length > 1 ? "are" : "is"} left unasked`,
 });
+
+const namesOf = (frame: Frame, ids: readonly Id[]): string => list(ids.slice(0, 3).map((id) => plainName(frame, id)));
 
 /** A screen asks before it is left, and back. */
 export const askBeforeLeaving: ChangeOfMind = {
@@ -33,13 +44,8 @@ export const askBeforeLeaving: ChangeOfMind = {
     if (other !== undefined)
       return cannot(`${plainName(frame, other)} is no screen: only a screen asks before it is left.`);
     const silent = ids.filter((id) => isLeftUnasked(frame, id));
-    const edits = (silent.length ? silent : ids).map((id): Edit =>
-      silent.length ? askingFirst(frame, id) : { kind: "set", node: id, key: "leave" },
-    );
-    const names = list((silent.length ? silent : ids).slice(0, 3).map((id) => plainName(frame, id)));
     return planned({
-      edit: edits.length === 1 ? firstOf(edits) : { kind: "batch", edits },
-      label: silent.length ? `${names} asks before it is left` : `${names} is left unasked`,
+      ...(silent.length > 0 ? askingFirst(frame, silent) : unasking(frame, ids)),
       choose: firstOf(parts),
     });
   },

@@ -2,6 +2,7 @@ import { firstOf } from "../frame/sure.js";
 import { nodeAt } from "../frame/nodes.js";
 import { isInStack } from "../frame/frame-index.js";
 import type { Edit } from "../edit/edit.js";
+import { together } from "../edit/together.js";
 import { propertyEdit } from "../edit/property-edit.js";
 import { plainName } from "../frame/names.js";
 import { list } from "../says/words.js";
@@ -24,7 +25,7 @@ export const pushOrSheet: ChangeOfMind = {
     const edits = ids.map((id): Edit => propertyEdit(frame, id, "opens", lifts ? "sheet" : undefined));
     const names = list(ids.slice(0, 3).map((id) => plainName(frame, id)));
     return planned({
-      edit: edits.length === 1 ? firstOf(edits) : { kind: "batch", edits },
+      edit: together(edits),
       label: lifts ? `${names} as a sheet` : `${names} pushed`,
       choose: firstOf(parts),
     });

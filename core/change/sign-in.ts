@@ -1,6 +1,7 @@
 import { firstOf } from "../frame/sure.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Edit } from "../edit/edit.js";
+import { together } from "../edit/together.js";
 import { freeIdIn } from "../edit/naming.js";
 import { childrenOf, factsOf, factValues } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
@@ -99,7 +100,7 @@ export const askToSignIn: ChangeOfMind = {
     ];
     const names = list(asking.slice(0, 3).map((id) => plainName(frame, id)));
     return planned({
-      edit: edits.length === 1 ? firstOf(edits) : { kind: "batch", edits },
+      edit: together(edits),
       label: `Ask to sign in before ${names}`,
       choose: firstOf(parts),
     });

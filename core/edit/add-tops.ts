@@ -1,8 +1,8 @@
-import { firstOf } from "../frame/sure.js";
 import { childrenOf } from "../frame/defaults.js";
 import type { Id } from "../frame/parts.js";
 import type { Node } from "../frame/types.js";
 import type { Edit } from "./edit.js";
+import { together } from "./together.js";
 
 /**
  * The edit that puts new nodes into a place, those of `tops` behind one another with what is in them: one `add` for each. A
@@ -31,5 +31,5 @@ export const addTops = (
       ? { kind: "add", nodes: own, top, parent, after: behind }
       : { kind: "move", id: top, from: null, to: parent, after: behind };
   });
-  return edits.length === 1 ? firstOf(edits) : { kind: "batch", edits };
+  return together(edits);
 };

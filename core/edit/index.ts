@@ -9,4 +9,5 @@ export { duplicateOf, freeIdIn } from "./naming.js";
 export type { Part, Planned } from "./part.js";
 export { upgradedFrame, upgradeStored, upgradeWaiting } from "./upgrade.js";
 export { propertyEdit, variedEdit } from "./property-edit.js";
+export { together } from "./together.js";
 export { noRenames, nowNamed, type Renames, thenRenamed } from "./renames.js";

@@ -82,13 +82,14 @@ export interface PlayedJourney {
 /** The view a journey begins in; what it says of one that is none is left aside, and told as `broken` when it is played. */
 export const viewOfJourney = (frame: Frame, { view }: Journey): View => {
   const usual = viewOf(frame);
-  const read = readJourneyView(view);
+  const read = readJourneyView(frame, view);
   return read.ok ? viewAfter(frame, usual, read.event) : usual;
 };
 
 /** What a journey says of its view, read as the event that makes a device that: a size that is not said is the usual one. */
-const readJourneyView = (view: unknown): EventResult => {
-  if (isRaw(view)) return readEvent({ do: "view", width: 390, height: 844, ...view });
+const readJourneyView = (frame: Frame, view: unknown): EventResult => {
+  const { width, height } = viewOf(frame);
+  if (isRaw(view)) return readEvent({ do: "view", width, height, ...view });
   const [expected, remedy] = ["an object with width and height in px", "Write the size of a device."];
   return { ok: false, fault: { pointer: "", received: shown(view), expected, remedy } };
 };
@@ -100,7 +101,7 @@ export const playJourney = (frame: Frame, journey: Journey): PlayedJourney => {
   let view = viewOfJourney(frame, journey);
   const start = launch(frame, view, journey.facts, journey.url);
   const played: PlayedJourney = { view, start, steps: [], broken: null };
-  const viewed = readJourneyView(journey.view);
+  const viewed = readJourneyView(frame, journey.view);
   if (!viewed.ok) return { ...played, broken: { at: -1, says: brokenSays(viewed.fault) } };
   let { state } = start;
   for (const [at, { event: given, see }] of journey.steps.entries()) {

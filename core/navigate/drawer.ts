@@ -1,6 +1,6 @@
 import { goBack } from "./back.js";
 import { ignore, type Run } from "./run.js";
-import { drawerOf, type SeenBar, sightOf } from "./sight.js";
+import { drawerOf, drawersOf, sightOf } from "./sight.js";
 import type { Entry, State } from "./state.js";
 
 const closed = (state: State): State => ({ ...state, drawer: null });
@@ -14,8 +14,7 @@ export const setDrawer = (run: Run, state: State, to?: boolean): State => {
   const sight = sightOf(run, state);
   const bar = drawerOf(sight);
   if (!bar) {
-    const isDrawer = ({ face, key }: SeenBar) => face === "drawer" && sight.focus.some((entry) => entry.key === key);
-    const covered = sight.bars.findLast(isDrawer)?.hub;
+    const covered = drawersOf(sight).at(-1)?.hub;
     return covered === undefined
       ? ignore(run, state, null, { why: "no-drawer" })
       : ignore(run, state, covered, { why: "drawer-covered", hub: covered });

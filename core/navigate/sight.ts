@@ -247,9 +247,13 @@ const eachSeen = (scene: Scene, screens: ScreenScene[], bars: (SeenBar & Lying)[
   }
 };
 
+/** The hubs around the top screen that show as a drawer, the innermost last. */
+export const drawersOf = ({ bars, focus }: Pick<Sight, "bars" | "focus">): SeenBar[] =>
+  bars.filter((bar) => bar.face === "drawer" && focus.some((entry) => entry.key === bar.key));
+
 /** The drawer that a person opens or closes here: the open one, else the innermost around the top screen that can be touched. */
-export const drawerOf = ({ bars, focus }: Pick<Sight, "bars" | "focus">): SeenBar | undefined => {
-  const drawers = bars.filter((bar) => bar.face === "drawer" && focus.some((entry) => entry.key === bar.key));
+export const drawerOf = (sight: Pick<Sight, "bars" | "focus">): SeenBar | undefined => {
+  const drawers = drawersOf(sight);
   return drawers.find((bar) => bar.open) ?? drawers.findLast((bar) => !bar.inert);
 };
 

@@ -88,22 +88,29 @@ const deviceSays = (frame: Frame, was: View, is: View, panes: SeenSize): string[
   return said;
 };
 
-/** How a state is other in one view than in another, in a few words each, the most telling first; empty where nothing is. */
-export const apartSays = (frame: Frame, state: State, was: View, is: View): string[] => {
-  if (state.outside || state.root.entries.length === 0) return [];
+/** How a state is other in one view than in another. */
+export interface Apart {
+  /** How it looks otherwise, in a few words each, the most telling first. */
+  looks: string[];
+  /** What Back does there; null where that is the same. */
+  back: string | null;
+}
+
+/** How a state is other in one view than in another, in words. */
+export const apartSays = (frame: Frame, state: State, was: View, is: View): Apart => {
+  if (state.outside || state.root.entries.length === 0) return { looks: [], back: null };
   const [before, after] = [seenIn(frame, state, was), seenIn(frame, state, is)];
-  const backs = [was, is].map((view) => pathOf(ladderOf(frame, view, state)));
-  const [backWas, backIs] = backs;
-  const isOtherBack = backWas && backIs && !samePath(backWas, backIs);
+  const backOn = (view: View) => pathOf(ladderOf(frame, view, state));
+  const back = backOn(is);
   const strips = after.strips > before.strips && after.strips > 1 ? [`${after.strips} strips stack up`] : [];
-  return [
+  const looks = [
     ...facesSay(frame, before, after),
     ...panesSay(before, after),
     ...overlaySays(before, after),
     ...strips,
     ...deviceSays(frame, was, is, after),
-    ...(isOtherBack ? [`Back: ${ladderNames(frame, backIs).join(", ")}`] : []),
   ];
+  return { looks, back: samePath(backOn(was), back) ? null : ladderNames(frame, back).join(", ") };
 };
 
 /** A width at which a band begins, and what is other there in a state. */
@@ -123,5 +130,6 @@ export const changesBySize = (frame: Frame, state: State, view: View): SizeChang
         { ...plain, width: from - 1 },
         { ...plain, width: from },
       ];
-      return { band: id, from, says: apartSays(frame, state, narrower, wider) };
+      const { looks, back } = apartSays(frame, state, narrower, wider);
+      return { band: id, from, says: [...looks, ...(back === null ? [] : [`Back: ${back}`])] };
     });

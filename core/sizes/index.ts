@@ -1,4 +1,4 @@
-export { apartSays, changesBySize, type SizeChange } from "./apart.js";
+export { type Apart, apartSays, changesBySize, type SizeChange } from "./apart.js";
 export {
   type DevicePreset,
   devicePreset,

@@ -44,14 +44,14 @@ describe("devices", () => {
 describe("how one size differs from another", () => {
   const { at } = run(frame, pick(3));
   test("is told by faces, panes, overlays, low views, the hinge, and what Back does", () => {
-    expect(apartSays(frame, at.state, phone, lap)).toEqual(["the bar is a rail", "two panes", "Back: out"]);
-    expect(apartSays(frame, at.state, lap, desk)).toEqual(["the rail is a panel"]);
-    expect(apartSays(frame, at.state, desk, desk)).toEqual([]);
+    expect(apartSays(frame, at.state, phone, lap)).toEqual({ looks: ["the bar is a rail", "two panes"], back: "out" });
+    expect(apartSays(frame, at.state, lap, desk)).toEqual({ looks: ["the rail is a panel"], back: null });
+    expect(apartSays(frame, at.state, desk, desk)).toEqual({ looks: [], back: null });
     const fold = { ...lap, hinge: { x: 344, size: 12 } };
-    expect(apartSays(frame, at.state, phone, fold)).toContain("parted at the hinge");
-    expect(apartSays(frame, at.state, lap, { ...lap, height: 390 })).toEqual(["lower than 480"]);
+    expect(apartSays(frame, at.state, phone, fold).looks).toContain("parted at the hinge");
+    expect(apartSays(frame, at.state, lap, { ...lap, height: 390 }).looks).toEqual(["lower than 480"]);
     const asked = run(frame, openTo("ask")).at;
-    expect(apartSays(frame, asked.state, lap, desk)).toContain("the sheet is a dialog");
+    expect(apartSays(frame, asked.state, lap, desk).looks).toContain("the sheet is a dialog");
   });
   test("is told for each width where a band begins", () => {
     expect(changesBySize(frame, at.state, phone)).toEqual([

@@ -6,6 +6,7 @@ import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { focusPath, opensIn } from "../navigate/focus.js";
 import type { Entry, HubEntry, ScreenEntry, State } from "../navigate/state.js";
+import { textsIn } from "./pieces.js";
 
 /** One screen of a lane, with what is on it. */
 export interface LaneStep {
@@ -55,7 +56,6 @@ class LaneWriter {
   private step(entry: ScreenEntry, opens: Opens): LaneStep {
     const { key, node, params, ui, carried } = entry;
     const held = nodeIn(this.frame, node);
-    const texts = (object: Readonly<Record<string, string>>) => Object.values(object).filter((text) => text !== "");
     return {
       key,
       node,
@@ -64,9 +64,9 @@ class LaneWriter {
       isTop: entry === this.top,
       opens,
       scroll: ui.scroll,
-      drafts: texts(ui.drafts),
+      drafts: textsIn(ui.drafts),
       picked: ui.picked,
-      handed: [...texts(ui.received ?? {}), ...texts(carried)],
+      handed: [...textsIn(ui.received ?? {}), ...textsIn(carried)],
       asks: held?.kind === "screen" && held.leave !== undefined,
     };
   }

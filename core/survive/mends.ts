@@ -58,14 +58,7 @@ const candidates = (
   if (relaunch !== "everything") setRelaunch("everything", "Come back with everything");
   const losing = new Set((row.cells.find((cell) => cell.piece === piece)?.lost ?? []).map(({ node }) => node));
   const silent = [...losing].filter((id) => isLeftUnasked(frame, id));
-  if (piece === "draft" && silent.length > 0) {
-    const edits = silent.map((id) => askingFirst(frame, id));
-    const [only] = edits;
-    found.push({
-      label: silent.length === 1 ? `${plainName(frame, silent[0] ?? "")} asks before it is left` : "Ask before leaving",
-      edit: edits.length === 1 && only ? only : { kind: "batch", edits },
-    });
-  }
+  if (piece === "draft" && silent.length > 0) found.push(askingFirst(frame, silent));
   return found;
 };
 

@@ -22,15 +22,16 @@ export const screensIn = (entry: Entry, found: ScreenEntry[] = []): ScreenEntry[
   return found;
 };
 
-const values = (object: Readonly<Record<string, string>>): string[] =>
+/** The texts of what is typed or handed over, the empty ones left out. */
+export const textsIn = (object: Readonly<Record<string, string>>): string[] =>
   Object.values(object).filter((text) => text !== "");
 
 /** What a screen has of a piece, as a text that is other when it is lost; null where it has none. */
 const heldOn: Readonly<Record<Exclude<Piece, "place">, (entry: ScreenEntry) => string | null>> = {
   scroll: ({ ui }) => (ui.scroll > 0 ? `${Math.round(ui.scroll)} px` : null),
-  draft: ({ ui }) => values(ui.drafts).join(" · ") || null,
+  draft: ({ ui }) => textsIn(ui.drafts).join(" · ") || null,
   picked: ({ ui }) => (ui.picked === null ? null : `row ${ui.picked}`),
-  handed: ({ ui, carried }) => [...values(ui.received ?? {}), ...values(carried)].join(" · ") || null,
+  handed: ({ ui, carried }) => [...textsIn(ui.received ?? {}), ...textsIn(carried)].join(" · ") || null,
 };
 
 /** What there is of a piece in a state. */

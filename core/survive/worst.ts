@@ -54,6 +54,15 @@ class Walk {
     }
   }
 
+  /** Goes to a screen that was found from here, using every screen on the way. */
+  along(reached: Reached | null | undefined): void {
+    this.use();
+    for (const event of reached?.events ?? []) {
+      this.go(event);
+      this.use();
+    }
+  }
+
   /** Scrolls the top screen, and types into all of its fields. */
   use(): void {
     const top = topOf(lensOf(this.frame, this.view), this.state.root);
@@ -69,6 +78,12 @@ class Walk {
   }
 }
 
+/** Ends a search once so many screens were found. */
+const soMany = (most: number) => {
+  let found = 0;
+  return () => (found += 1) > most;
+};
+
 const depthOf = (frame: Frame, view: View, { state }: Reached): number => {
   const path = focusPath(lensOf(frame, view), state.root);
   return path.reduce((sum, entry) => sum + (entry.kind === "stack" ? entry.entries.length : 1), 0);
@@ -82,12 +97,11 @@ const deepest = (walk: Walk, hub: HubEntry, tab: Id): Reached | null => {
     const now = hubNow(at);
     return now?.kind === "hub" && now.active === tab;
   };
-  let looked = 0;
   const found = exploreFrom(frame, view, state, {
     // what chooses another tab leads out of this one
     tries: (events) => events.every((event) => event.do !== "tab" && event.do !== "menu"),
     within: (at) => isInTab(at) && sightOf(lensOf(frame, view), at).drawer === null,
-    enough: () => (looked += 1) > mostLooked,
+    enough: soMany(mostLooked),
   });
   let best: { reached: Reached; worth: number } | null = null;
   for (const [id, reached] of found) {
@@ -103,16 +117,6 @@ const deepest = (walk: Walk, hub: HubEntry, tab: Id): Reached | null => {
 const mainHub = (frame: Frame): Id | undefined =>
   [...indexOf(frame).ways.keys()].find((id) => nodeAt(frame, id).kind === "hub");
 
-/** Goes to a screen of the tab that is chosen, using every screen on the way. */
-const fill = (walk: Walk, hub: HubEntry, tab: Id): void => {
-  const reached = deepest(walk, hub, tab);
-  walk.use();
-  for (const event of reached?.events ?? []) {
-    walk.go(event);
-    walk.use();
-  }
-};
-
 /** A bad case for everything that may happen: every tab deep, scrolled, with drafts on it, as far as the frame lets them stay. */
 export const worstCase = (frame: Frame, view: View): WorstCase => {
   const id = mainHub(frame);
@@ -127,18 +131,9 @@ export const worstCase = (frame: Frame, view: View): WorstCase => {
   const hub = hubNow();
   const node = id === undefined ? undefined : nodeAt(frame, id);
   if (!hub || node?.kind !== "hub") {
-    const found = exploreFrom(frame, view, walk.state, {
-      enough: (
-        (n) => () =>
-          (n += 1) > mostLooked
-      )(0),
-    });
-    const all = [...found.values()].toSorted((a, b) => depthOf(frame, view, b) - depthOf(frame, view, a));
-    walk.use();
-    for (const event of all[0]?.events ?? []) {
-      walk.go(event);
-      walk.use();
-    }
+    const found = exploreFrom(frame, view, walk.state, { enough: soMany(mostLooked) });
+    const [deepestOfAll] = [...found.values()].toSorted((a, b) => depthOf(frame, view, b) - depthOf(frame, view, a));
+    walk.along(deepestOfAll);
     return { start, events: walk.events, state: walk.state };
   }
   // the tab that it begins with is filled last, so that the person is on it
@@ -146,7 +141,7 @@ export const worstCase = (frame: Frame, view: View): WorstCase => {
   for (const tab of [...others, hub.active]) {
     walk.go({ do: "open", to: tab });
     const now = hubNow();
-    if (now?.active === tab) fill(walk, now, tab);
+    if (now?.active === tab) walk.along(deepest(walk, now, tab));
   }
   return { start, events: walk.events, state: walk.state };
 };

@@ -51,7 +51,9 @@ export function LadderLine({ frame, view, state, ladder, onHover, onClimb, isCol
       >
         <li className="pr-1 font-semibold">Back</li>
         <li className={`${step} rounded-sm border-petrol bg-petrol-soft font-semibold`} aria-current="step">
-          {topName(frame, lens, state)}
+          <span className="truncate" title={topName(frame, lens, state)}>
+            {topName(frame, lens, state)}
+          </span>
         </li>
         {rungs.map((rung, i) => (
           <li key={i} className="min-w-0">

@@ -1,4 +1,4 @@
-import { askingFirst, type Frame, isLeftUnasked, plainName } from "../../core/index.js";
+import { askingFirst, type Frame, type Id, isLeftUnasked, plainName } from "../../core/index.js";
 import { useLive, useOpenFrame } from "../app/open-frame.js";
 import { Button } from "../parts/button.js";
 
@@ -8,13 +8,17 @@ export function LostMend({ frame }: { frame: Frame }) {
   const { notes } = useLive((now) => now.device.at);
   const lost = new Set(notes.flatMap(({ code, node }) => (code === "draft-lost" && node !== null ? [node] : [])));
   const silent = [...lost].filter((id) => isLeftUnasked(frame, id));
+  const ask = (id: Id) => {
+    const { edit, label } = askingFirst(frame, [id]);
+    void editing.edit(edit, label);
+  };
   return silent.slice(0, 2).map((id) => (
     <Button
       key={id}
       icon="question"
       className="h-7! self-start"
       title="So that what is typed on it is not lost unasked"
-      onClick={() => void editing.edit(askingFirst(frame, id), `${plainName(frame, id)} asks before it is left`)}
+      onClick={() => ask(id)}
     >
       {plainName(frame, id)} asks first
     </Button>

@@ -66,8 +66,6 @@ const deviceOf = ({ id: _, label, ...shape }: DevicePreset): SizedDevice => ({
   target: null,
 });
 
-const useKeys = ["rtl", "calm", "text", "theme", "hatched"] as const;
-
 const keyOf = (frame: string): string => `handy-frame:sizes:${frame}`;
 
 const isSized = (value: unknown): value is SizedDevice => {
@@ -109,9 +107,8 @@ export class Sizes extends External<SizesShown> {
   }
 
   private keep(): void {
-    const { devices, ...rest } = this.get();
-    const use = Object.fromEntries(useKeys.map((key) => [key, rest[key]]));
-    keepStored("local", keyOf(this.id), { devices, use });
+    const { devices, ...use } = this.get();
+    keepStored("local", keyOf(this.id), { devices, use: readUse(use) });
   }
 
   private change(devices: readonly SizedDevice[]): void {

@@ -19,6 +19,7 @@ import {
   nodeAt,
   firstOf,
   sure,
+  together,
 } from "../../../core/index.js";
 import type { Chosen } from "../../app/place.js";
 
@@ -111,7 +112,7 @@ export const retitle = (frame: Frame, chosen: Chosen, title: string): Planned =>
     }
   }
   return {
-    edit: sets.length === 1 ? firstOf(sets) : { kind: "batch", edits: sets },
+    edit: together(sets),
     label,
     choose: { id: to, parent },
   };

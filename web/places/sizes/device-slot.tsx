@@ -151,11 +151,10 @@ function Said({ frame, view, state, before }: { frame: Frame; view: View; state:
   const neighbour = useViewOf(before);
   const back = useMemo(() => backSays(frame, view, state), [frame, view, state]);
   const apart = useMemo(
-    () => (neighbour ? apartSays(frame, state, neighbour, view) : []),
+    () => (neighbour ? apartSays(frame, state, neighbour, view).looks : []),
     [frame, state, neighbour, view],
   );
-  // what Back does stands over it
-  const said = apart.filter((each) => !each.startsWith("Back:")).join(" · ");
+  const said = apart.join(" · ");
   return (
     <>
       <p className="mt-1.5 line-clamp-2 font-semibold" data-back>

@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useMemo, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { useEditing, useLive, useSizes } from "../../app/open-frame.js";
 import { useSize } from "../../parts/use-size.js";
 import { DeviceSlot } from "./device-slot.js";
@@ -58,7 +58,6 @@ function DeviceRow() {
   const [room, size] = useSize();
   const [isHeld, setHeld] = useState(false);
   const scale = useCommonScale(size, isHeld);
-  const hold = useCallback((held: boolean) => setHeld(held), []);
   return (
     <section
       ref={room}
@@ -74,7 +73,7 @@ function DeviceRow() {
             before={devices[i - 1] ?? null}
             scale={scale}
             isFirst={i === 0}
-            onHold={hold}
+            onHold={setHeld}
           />
         ))}
     </section>

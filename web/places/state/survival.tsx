@@ -40,6 +40,7 @@ export function Survival({ frame, view, state, isBehind }: SurvivalProps & { isB
   const worst = useMemo(() => (which === "worst" ? worstCase(frame, view) : null), [frame, view, which]);
   const looked = worst?.state ?? state;
   const rows = useMemo(() => survivalOf(frame, view, looked), [frame, view, looked]);
+  const much = worst && muchIn(worst.state);
   const lost = rows.flatMap(({ cells }) => cells).filter(({ fate }) => fate === "lost").length;
   return (
     <section aria-label="What survives" aria-busy={isBehind} className="min-w-150 shrink-0">
@@ -54,11 +55,10 @@ export function Survival({ frame, view, state, isBehind }: SurvivalProps & { isB
           ]}
           onChange={setWhich}
         />
-        {worst && (
+        {worst && much && (
           <>
             <span className="text-ink-2">
-              {muchIn(worst.state).screens} screens, {muchIn(worst.state).drafts} drafts: {worst.events.length} events
-              away
+              {much.screens} screens, {much.drafts} drafts: {worst.events.length} events away
             </span>
             <Button tone="quiet" onClick={() => live.goAlong(worst.start, worst.events)}>
               Put the device there

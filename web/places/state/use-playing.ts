@@ -25,7 +25,7 @@ interface Playing {
 
 /** Plays the trail, or a journey, again on the device. */
 export const usePlaying = () => {
-  const { live, editing } = useOpenFrame();
+  const { live } = useOpenFrame();
   const [playing, setPlaying] = useState<Playing | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const stop = () => {
@@ -72,7 +72,7 @@ export const usePlaying = () => {
 
   const playKept = (frame: Frame, journey: Journey, pace: Pace) => {
     live.launchAs(viewOfJourney(frame, journey), journey.facts ?? {}, journey.url);
-    const steps = playJourney(editing.get().frame, journey).steps.map(({ event }) => ({ event, gap: 700 }));
+    const steps = playJourney(frame, journey).steps.map(({ event }) => ({ event, gap: 700 }));
     run(journey.id, steps, pace);
   };
   return { playing, stop, playTrail, playKept };
