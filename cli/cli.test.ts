@@ -159,6 +159,59 @@ describe("play", () => {
   });
 });
 
+describe("motion", () => {
+  test("measures a motion and says where its layers are, at the quarters or at given times", async () => {
+    const { code, out } = await handy(["motion", demo, "dissolve"]);
+    const { measure, samples } = JSON.parse(out);
+    expect(code).toBe(0);
+    expect(measure).toEqual({
+      ms: 210,
+      settle: 210,
+      overshoot: 0,
+      peakSpeed: 4.761905,
+      bare: { share: 0.25, at: 105 },
+    });
+    expect(samples.map(({ t, incoming, outgoing }: any) => [t, incoming.opacity, outgoing.opacity])).toEqual([
+      [0, 0, 1],
+      [52.5, 0.25, 0.75],
+      [105, 0.5, 0.5],
+      [157.5, 0.75, 0.25],
+      [210, 1, 0],
+    ]);
+    const there = await handy(["motion", demo, "sideBySide", "--toward", "back", "--at", "0,2000"]);
+    expect(JSON.parse(there.out).samples).toEqual([
+      { t: 0, incoming: expect.objectContaining({ x: -100 }), outgoing: expect.objectContaining({ x: 0 }) },
+      { t: 2000, incoming: expect.objectContaining({ x: 0 }), outgoing: expect.objectContaining({ x: 100 }) },
+    ]);
+  });
+  test("measures a motion of the frame in place of the built-in one of the same name", async () => {
+    const own = changed((frame) => {
+      frame.motions = {
+        dissolve: {
+          name: "Ours",
+          forward: {
+            incoming: [{ property: "x", from: 100, to: 0, ms: 80, ease: "linear" }],
+            outgoing: [],
+            above: "incoming",
+          },
+          back: "mirror",
+        },
+      };
+    });
+    const { out } = await handy(["motion", "-", "dissolve", "--at", "40"], own);
+    expect(JSON.parse(out)).toMatchObject({ measure: { ms: 80, peakSpeed: 12.5 }, samples: [{ incoming: { x: 50 } }] });
+  });
+  test.each([
+    ["of no motion", ["nowhere"], /expected one of the motions .*slip/],
+    ["of a way that is none", ["slip", "--toward", "up"], /expected forward or back/],
+    ["of times that are none", ["slip", "--at", "0,soon"], /received "soon"; expected times in ms/],
+  ])("says what is wrong %s", async (_, args, says) => {
+    const { code, out, err } = await handy(["motion", demo, ...args]);
+    expect([code, out]).toEqual([2, ""]);
+    expect(err).toMatch(says);
+  });
+});
+
 describe("link", () => {
   test("prints the screen, its params and what it is laid on, needs taken as met", async () => {
     const { code, out } = await handy(["link", demo, "allotment://plots/3/beds/2?from=post"]);

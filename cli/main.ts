@@ -3,6 +3,7 @@ import { Command } from "commander";
 import { addCheck } from "./check.js";
 import { Unusable } from "./input.js";
 import { addLink } from "./link.js";
+import { addMotion } from "./motion.js";
 import { addPlay } from "./play.js";
 import { addStart } from "./start.js";
 
@@ -13,6 +14,7 @@ const program = new Command("handy-frame")
 
 addPlay(program);
 addLink(program);
+addMotion(program);
 addCheck(program);
 addStart(program);
 

@@ -54,6 +54,7 @@ const coreOrder = [
   "navigate",
   "observe",
   "arrange",
+  "motion",
   "explore",
   "find",
   "says",

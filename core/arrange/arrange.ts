@@ -85,9 +85,20 @@ export interface ArrangeOptions {
 
 type Drawn = Pick<Region, "screen" | "header" | "bar" | "pane">;
 
-class Arrangement {
+/** A view as it is arranged: its regions, back to front, and where each entry that shows has its room, by key. */
+export interface Arranged {
+  regions: Region[];
+  areas: ReadonlyMap<number, Box>;
+  /** The overlays over all, by key: what is in one of them lies above everything that is not. */
+  overAll: ReadonlySet<number>;
+}
+
+class Arrangement implements Arranged {
   readonly regions: Region[] = [];
-  private readonly boxes = new Map<number, Box>();
+  readonly areas = new Map<number, Box>();
+  readonly overAll = new Set<number>();
+  /** What a stack lays its screens and overlays in, by key. */
+  private readonly inner = new Map<number, Box>();
   private readonly start: Edge;
   /** The view, without what the device covers where the top screen hides that. */
   private readonly view: View;
@@ -124,6 +135,7 @@ class Arrangement {
   }
 
   place(scene: Scene, area: Box): void {
+    if (!this.areas.has(scene.entry.key)) this.areas.set(scene.entry.key, area);
     switch (scene.kind) {
       case "screen": {
         const { entry, inert } = scene;
@@ -141,6 +153,7 @@ class Arrangement {
 
   /** What shows in an area of a container, under a header strip if there is one. */
   private under(key: number, scene: Scene, area: Box): void {
+    this.areas.set(scene.entry.key, area);
     const header = this.surface.strips.over.get(scene.entry.key);
     if (!header) return this.place(scene, area);
     const { strip, rest } = this.cut(area, "top", "header");
@@ -149,7 +162,7 @@ class Arrangement {
   }
 
   private stack({ entry, base, over }: StackScene, area: Box): void {
-    this.boxes.set(entry.key, area);
+    this.inner.set(entry.key, area);
     if (base) this.under(entry.key, base, area);
     for (const overlay of over) this.lay(overlay, area);
   }
@@ -209,7 +222,7 @@ class Arrangement {
   /** An overlay over everything, or over its region alone. */
   lay(scene: OverlayScene, region: Box): void {
     const { entry, opens, over, stack, child } = scene;
-    const area = over === "all" ? this.whole() : (this.boxes.get(stack.key) ?? region);
+    const area = over === "all" ? this.whole() : (this.inner.get(stack.key) ?? region);
     const box = this.overlayBox(entry, opens, area);
     const outer = this.overlay;
     this.overlay = entry.key;
@@ -289,19 +302,25 @@ class Arrangement {
 }
 
 /** The regions of what can be seen in a view, back to front: what shows, what its containers draw around that, what lies over it. */
+export const arranged = (frame: FixedFrame, surface: Surface, view: View, options: ArrangeOptions = {}): Arranged => {
+  const arrangement = new Arrangement(lensOf(frame, view), surface, options);
+  if (surface.base) arrangement.place(surface.base, arrangement.whole());
+  for (const overlay of surface.over) {
+    arrangement.overAll.add(overlay.entry.key);
+    arrangement.lay(overlay, arrangement.whole());
+  }
+  const open = surface.bars.find((bar) => bar.open);
+  if (open) arrangement.drawer(open);
+  return arrangement;
+};
+
+/** The same regions alone. */
 export const arrangeSurface = (
   frame: FixedFrame,
   surface: Surface,
   view: View,
   options: ArrangeOptions = {},
-): Region[] => {
-  const arrangement = new Arrangement(lensOf(frame, view), surface, options);
-  if (surface.base) arrangement.place(surface.base, arrangement.whole());
-  for (const overlay of surface.over) arrangement.lay(overlay, arrangement.whole());
-  const open = surface.bars.find((bar) => bar.open);
-  if (open) arrangement.drawer(open);
-  return arrangement.regions;
-};
+): Region[] => arranged(frame, surface, view, options).regions;
 
 /** The regions of what a state shows in a view, in CSS px, back to front. */
 export const arrange = (frame: FixedFrame, state: State, view: View, options: ArrangeOptions = {}): Region[] =>

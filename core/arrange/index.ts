@@ -10,4 +10,12 @@ export {
   targetTrouble,
 } from "./covered.js";
 export { questionIn } from "./question.js";
-export { arrange, arrangeSurface, type DrawnScreen, plainRegion, type Region } from "./arrange.js";
+export {
+  arrange,
+  type Arranged,
+  arranged,
+  arrangeSurface,
+  type DrawnScreen,
+  plainRegion,
+  type Region,
+} from "./arrange.js";

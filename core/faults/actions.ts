@@ -1,3 +1,4 @@
+import { motionIds } from "../frame/built-in-motions.js";
 import { shown } from "../frame/fault.js";
 import { called } from "../frame/names.js";
 import { nodeIn } from "../frame/nodes.js";
@@ -9,7 +10,7 @@ import { type At, named, type NodeRule, repeats, type Report } from "./report.js
 
 const doFaults = (frame: Frame, report: Report, at: At, value: Do): void => {
   if (value.kind === "open" && value.motion !== undefined)
-    named(report, [...at, "motion"], value.motion, Object.keys(frame.motions ?? {}), "motion");
+    named(report, [...at, "motion"], value.motion, motionIds(frame), "motion");
   if (value.kind !== "set") return;
   factIs(frame, report, [...at, "fact"], value.fact, [value.is]);
   if (value.then) doFaults(frame, report, [...at, "then"], value.then);

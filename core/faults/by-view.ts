@@ -1,3 +1,4 @@
+import { motionIds } from "../frame/built-in-motions.js";
 import { bandsOf, targetsOf } from "../frame/defaults.js";
 import { nodeIn } from "../frame/nodes.js";
 import { conditionsOf } from "../frame/only.js";
@@ -40,7 +41,7 @@ export const frameVaryFaults: FrameRule = (frame, report) => {
     const at = ["vary", i, "set"];
     motionsFaults(frame, report, [...at, "motion"], set.motion as object | undefined);
     const { calm, lost } = set;
-    if (typeof calm === "string") named(report, [...at, "calm"], calm, Object.keys(frame.motions ?? {}), "motion");
+    if (typeof calm === "string") named(report, [...at, "calm"], calm, motionIds(frame), "motion");
     if (typeof lost === "string") lostFault(frame, report, [...at, "lost"], lost);
   });
 };

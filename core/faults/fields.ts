@@ -1,3 +1,4 @@
+import { motionIds } from "../frame/built-in-motions.js";
 import { bandsOf, factsOf } from "../frame/defaults.js";
 import { shown } from "../frame/fault.js";
 import { nodeIn } from "../frame/nodes.js";
@@ -60,7 +61,7 @@ export const launchFaults: FrameRule = (frame, report) =>
 
 /** The motions that the frame names are there. */
 export const frameMotionFaults: FrameRule = (frame, report) => {
-  const motions = Object.keys(frame.motions ?? {});
+  const motions = motionIds(frame);
   motionsFaults(frame, report, ["motion"], frame.motion);
   if (frame.calm !== undefined) named(report, ["calm"], frame.calm, motions, "motion");
 };

@@ -1,3 +1,4 @@
+import { motionIds } from "../frame/built-in-motions.js";
 import { nodeIn } from "../frame/nodes.js";
 import { referencesOf } from "../frame/references.js";
 import type { Frame } from "../frame/types.js";
@@ -13,7 +14,7 @@ export const motionFaults: NodeRule = (frame, report, id, { motion, vary = [] })
 
 /** The motions in a table by kind of move are there. */
 export const motionsFaults = (frame: Frame, report: Report, at: At, motions: object = {}): void => {
-  const known = Object.keys(frame.motions ?? {});
+  const known = motionIds(frame);
   for (const [kind, name] of Object.entries(motions))
     if (name !== null) named(report, [...at, kind], String(name), known, "motion");
 };

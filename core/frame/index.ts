@@ -1,3 +1,4 @@
+export { builtInCalm, builtInMotion, builtInMotions, motionAt, motionIds, plainScrim } from "./built-in-motions.js";
 export { appSlots, type Cell, isSlot, isVaried, type Slot, type SlotForm, slotsOf, variedAmong } from "./cells.js";
 export {
   bandsOf,
@@ -52,7 +53,11 @@ export {
   type Journey,
   type LinkCase,
   type ListBody,
+  type Ease,
+  type Motion,
   type MotionKind,
+  type MotionShape,
+  type Track,
   type Leave,
   type Mark,
   marks,
