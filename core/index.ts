@@ -256,6 +256,8 @@ export {
   focusPath,
   isStuck,
   launch,
+  type Move,
+  movesBetween,
   type NavigationEvent,
   type ViewChange,
   readEvent,

@@ -157,8 +157,14 @@ export interface World {
   end: () => Promise<void>;
 }
 
+/** Devices show what is there at once, as a person may choose: what is tested of them is where they get, unless a test is about how. */
+const standStill = (): void => {
+  const kept = { form: 3, value: 0 };
+  if (localStorage.getItem("handy-frame:pace") === null) localStorage.setItem("handy-frame:pace", JSON.stringify(kept));
+};
+
 /** A world with a server of its own, which may be ended and started again; or with the one that all share, to be left as it is. */
-export const newWorld = async (own?: Served): Promise<World> => {
+export const newWorld = async (own?: Served, moves = false): Promise<World> => {
   const served = own ?? Served.ofAll();
   const [browser] = await Promise.all([
     puppeteer.connect({ browserWSEndpoint: process.env.HANDY_FRAME_BROWSER!, defaultViewport: null }),
@@ -170,6 +176,7 @@ export const newWorld = async (own?: Served): Promise<World> => {
     person: async () => {
       const page = await context.newPage();
       await page.setViewport({ width: 1280, height: 800 });
+      if (!moves) await page.evaluateOnNewDocument(standStill);
       return new Person(page, served);
     },
     forget: async () => {
@@ -185,11 +192,11 @@ export const newWorld = async (own?: Served): Promise<World> => {
 };
 
 /** A world for the tests of a file, and a new page for each, of which nothing stays in the browser and which must have logged no error. */
-export const eachIn = (begin: (person: Person, world: World) => void, own?: Served): void => {
+export const eachIn = (begin: (person: Person, world: World) => void, own?: Served, moves = false): void => {
   let world: World;
   let person: Person;
   beforeAll(async () => {
-    world = await newWorld(own);
+    world = await newWorld(own, moves);
   }, 120_000);
   afterAll(() => world.end());
   beforeEach(async () => {

@@ -1,7 +1,8 @@
 export { askerOf } from "./asking.js";
 export { canGoUp, upTakes } from "./back.js";
-export type { NavigationEvent, ViewChange } from "./event.js";
+export type { Move, NavigationEvent, ViewChange } from "./event.js";
 export { focusPath, topOf } from "./focus.js";
+export { movesBetween } from "./moves.js";
 export { readEvent } from "./read-event.js";
 export { refit } from "./refit.js";
 export { type ScreenScene, type SeenBar, drawerOf, sightOf } from "./sight.js";

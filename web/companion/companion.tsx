@@ -1,6 +1,7 @@
 import { useMemo, useState } from "react";
 import { backEvent, type Frame, ladderOf, type State, targetsOf, type View } from "../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
+import type { DeviceStep } from "../data/device.js";
 import { Button } from "../parts/button.js";
 import { type Size, useSize } from "../parts/use-size.js";
 import { CompanionEdge } from "./companion-edge.js";
@@ -74,7 +75,7 @@ const useLadder = (frame: Frame, view: View, state: State) => {
 export function Companion({ isFull, onFull, onFold }: CompanionProps) {
   const { live } = useOpenFrame();
   const frame = useEditing((edited) => edited.frame);
-  const { view, at, reasons } = useLive((now) => now.device);
+  const { view, at, reasons, steps } = useLive((now) => now.device);
   const { state } = at;
   const all = useLive((now) => now.sideBySide) && targetsOf(frame).length > 1;
   const [whole, size] = useSize();
@@ -100,7 +101,7 @@ export function Companion({ isFull, onFull, onFold }: CompanionProps) {
         <SizeLine frame={frame} view={view} all={all} />
         <FactSwitches />
       </div>
-      <Devices {...{ frame, view, state, ghost, all }} under={layout === "under" ? size : null} />
+      <Devices {...{ frame, view, state, steps, ghost, all }} under={layout === "under" ? size : null} />
       <div className={`flex min-h-0 min-w-0 flex-col gap-2 [grid-area:ladder] ${isColumn ? "overflow-y-auto" : ""}`}>
         {ladder && <LadderLine {...{ frame, view, state, ladder, isColumn, ...climbing }} />}
         <HandsLine frame={frame} view={view} isOutside={state.outside} isColumn={layout === "around"} />
@@ -137,6 +138,7 @@ interface DevicesProps {
   frame: Frame;
   view: View;
   state: State;
+  steps: readonly DeviceStep[];
   ghost: Ghost | null;
   /** One for each target. */
   all: boolean;
@@ -145,7 +147,7 @@ interface DevicesProps {
 }
 
 /** The device, or one for each target, as large as the room it has. */
-function Devices({ frame, view, state, ghost, all, under }: DevicesProps) {
+function Devices({ frame, view, state, steps, ghost, all, under }: DevicesProps) {
   const [room, size] = useSize();
   const views = useMemo(
     () => (all ? targetsOf(frame).map(({ id }) => ({ ...view, target: id })) : [view]),
@@ -160,7 +162,7 @@ function Devices({ frame, view, state, ghost, all, under }: DevicesProps) {
       style={under ? { height: view.height * scale + (all ? captions : 0) } : undefined}
     >
       {views.map((each) => (
-        <DeviceFigure key={each.target} {...{ frame, view: each, state, ghost, named: all, scale }} />
+        <DeviceFigure key={each.target} {...{ frame, view: each, state, steps, ghost, named: all, scale }} />
       ))}
     </div>
   );

@@ -1,5 +1,6 @@
 import { endWords, type Frame, ladderOf, plainName, type State, targetIn, type View } from "../../core/index.js";
 import { useOpenFrame, useSizes } from "../app/open-frame.js";
+import type { DeviceStep } from "../data/device.js";
 import { useDark } from "../app/theme.js";
 import { GoesOn } from "../device/goes-on.js";
 import { ShownDevice } from "../device/shown-device.js";
@@ -14,6 +15,8 @@ export interface DeviceFigureProps {
   frame: Frame;
   view: View;
   state: State;
+  /** What led to the state. */
+  steps: readonly DeviceStep[];
   ghost: Ghost | null;
   /** Screen px for each px of the device. */
   scale: number;
@@ -29,7 +32,7 @@ const backWords = (frame: Frame, view: View, state: State): string => {
 };
 
 /** The live device, as it is or as Back would leave it. */
-export function DeviceFigure({ frame, view, state, ghost, scale, named }: DeviceFigureProps) {
+export function DeviceFigure({ frame, view, state, steps, ghost, scale, named }: DeviceFigureProps) {
   const { live } = useOpenFrame();
   const dark = useDark();
   const hatched = useSizes((shown) => shown.hatched);
@@ -50,6 +53,7 @@ export function DeviceFigure({ frame, view, state, ghost, scale, named }: Device
           <ShownDevice
             frame={frame}
             state={ghost?.state ?? state}
+            steps={steps}
             view={view}
             dark={dark}
             scale={scale}

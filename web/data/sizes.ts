@@ -203,8 +203,10 @@ export class Sizes extends External<SizesShown> {
     this.set({ own: Object.fromEntries(next) });
   };
 
+  /** What a device shows: its own way from the launch, or where the live device is. */
+  readonly shownBy = (key: string): Device => this.get().own?.[key] ?? this.live.get().device;
   /** The state that a device shows. */
-  readonly stateOf = (key: string): State => (this.get().own?.[key] ?? this.live.get().device).at.state;
+  readonly stateOf = (key: string): State => this.shownBy(key).at.state;
 
   tryOut(tried: TriedOut | null): void {
     this.set({ tried });

@@ -2,6 +2,9 @@ import { type CSSProperties, Fragment } from "react";
 import {
   type Action,
   actionsThere,
+  type Drawn,
+  type DrawnLayer,
+  type DrawnPart,
   type FixedFrame,
   insetsIn,
   lensOf,
@@ -10,6 +13,7 @@ import {
   type Region,
   screenAt,
   type ScreenScene,
+  scrimOf,
   drawerOf,
   type SeenHeader,
   type State,
@@ -17,26 +21,25 @@ import {
   type View,
 } from "../../core/index.js";
 import { FaceBar } from "./faces.js";
+import { MovedBox } from "./motion/moved-box.js";
 import { ScreenView } from "./screen-view.js";
 import { Strip } from "./strip.js";
 import type { SheetDrag } from "./use-sheet-drag.js";
 
-export interface DrawnRegionsProps {
-  frame: FixedFrame;
-  state: State;
-  view: View;
-  surface: Surface;
-  regions: readonly Region[];
+/** What every region of a device is drawn with. */
+export interface DrawnCommon {
   ghost: boolean;
-  /** How far a region is moved aside by a finger, px; undefined for one that stays. */
-  shift?: (region: Region) => number | undefined;
   drag?: SheetDrag;
   send: (event: NavigationEvent) => void;
   onSettler: (settle: () => void) => () => void;
 }
 
-/** What each region is drawn with. */
-interface RegionProps extends Omit<DrawnRegionsProps, "regions" | "shift"> {
+/** What one region is drawn with: of what still leaves all is as it was when that was on screen. */
+interface RegionProps extends DrawnCommon {
+  frame: FixedFrame;
+  state: State;
+  view: View;
+  surface: Surface;
   region: Region;
   /** The overlay that the region is, or lies in. */
   overlay: Region | undefined;
@@ -63,18 +66,15 @@ const cornersIn = (region: Region, overlay: Region | undefined): CSSProperties =
 const isHead = (region: Region, overlay: Region | undefined): overlay is Region =>
   overlay?.role === "sheet" && region.y <= overlay.y;
 
-const styleOf = (region: Region, overlay: Region | undefined, moved: number | undefined, drag?: SheetDrag) => ({
+const styleOf = (region: Region, overlay: Region | undefined, drag?: SheetDrag) => ({
   position: "absolute" as const,
+  // what moves is drawn in boxes that lie over the whole view and are not touched themselves
+  pointerEvents: "auto" as const,
   left: region.x,
   top: region.y,
   width: region.width,
   height: region.height,
   ...cornersIn(region, overlay),
-  ...(moved !== undefined && {
-    transform: `translateX(${moved}px)`,
-    background: "var(--page)",
-    boxShadow: "0 0 22px rgb(0 0 0 / .22)",
-  }),
   ...(overlay && drag?.settling === overlay.key && { transition: "top 160ms ease-out, height 160ms ease-out" }),
 });
 
@@ -238,12 +238,13 @@ function OverlayRegion({ region, style, frame, view, drag }: RegionProps) {
   );
 }
 
-function Scrim({ region, style, send }: RegionProps) {
+function Scrim({ region, style, frame, view, state, send }: RegionProps) {
+  const strength = scrimOf(lensOf(frame, view), state.root, region);
   return (
     <div
       data-scrim={region.node}
       inert={region.inert}
-      style={{ ...style, background: "rgb(8 14 18 / .42)" }}
+      style={{ ...style, background: `rgb(8 14 18 / ${strength})` }}
       onClick={() => send({ do: "dismiss" })}
     />
   );
@@ -271,20 +272,61 @@ const drawnBy = ({ role }: Region) => {
   }
 };
 
-/** Draws the regions of an arrangement back to front. It decides nothing: where what is, is in the regions. */
-export function DrawnRegions({ regions, shift, ...common }: DrawnRegionsProps) {
-  const seen = new Map<string, number>();
-  const keyOf = (region: Region): string => {
-    const key = `${region.role} ${region.key}`;
-    const n = seen.get(key) ?? 0;
-    seen.set(key, n + 1);
-    return `${key} ${n}`;
-  };
-  const overlayAt = new Map(regions.flatMap((region) => (overlays.has(region.role) ? [[region.key, region]] : [])));
-  return regions.map((region) => {
-    const overlay = region.overlay === null ? undefined : overlayAt.get(region.overlay);
-    const Drawn = drawnBy(region);
-    const style = styleOf(region, overlay, shift?.(region), common.drag);
-    return <Drawn key={keyOf(region)} {...common} region={region} overlay={overlay} style={style} />;
-  });
+/** The overlays of a shot, by key: what lies in one has its corners. */
+const overlaysIn = new WeakMap<DrawnPart["part"]["shot"], ReadonlyMap<number, Region>>();
+const overlayOf = ({ region, shot }: DrawnPart["part"]): Region | undefined => {
+  if (region.overlay === null) return undefined;
+  let found = overlaysIn.get(shot);
+  if (!found) {
+    const all = shot.parts.flatMap((part): [number, Region][] =>
+      overlays.has(part.region.role) ? [[part.region.key, part.region]] : [],
+    );
+    overlaysIn.set(shot, (found = new Map(all)));
+  }
+  return found.get(region.overlay);
+};
+
+/** What may come and go by itself: it has a box of its own from the beginning, so that it stays the same element. */
+const movesAlone = new Set<Region["role"]>(["bar", "top", "rail", "panel", "drawer", "header", "scrim"]);
+
+function DrawnPartBox({ drawn, common }: { drawn: DrawnPart; common: DrawnCommon }) {
+  const { part, isGone, mover } = drawn;
+  const { region, shot } = part;
+  const overlay = overlayOf(part);
+  const Shown = drawnBy(region);
+  const shown = (
+    <Shown
+      {...common}
+      ghost={common.ghost || isGone}
+      frame={shot.frame}
+      state={shot.state}
+      view={shot.view}
+      surface={shot.surface}
+      region={region}
+      overlay={overlay}
+      style={styleOf(region, overlay, common.drag)}
+    />
+  );
+  if (!movesAlone.has(region.role)) return shown;
+  return (
+    <MovedBox mover={mover} isStage={false} isGone={isGone} name={part.id}>
+      {shown}
+    </MovedBox>
+  );
+}
+
+const hasUnder = ({ inside }: Pick<DrawnLayer, "inside">): boolean =>
+  inside.some(({ mover }) => mover?.isUnder === true);
+
+/** Draws what is on screen back to front, layer in layer. It decides nothing: where what is, and what moves, is in what it is given. */
+export function DrawnTree({ drawn, common }: { drawn: readonly Drawn[]; common: DrawnCommon }) {
+  return drawn.map((each) =>
+    each.kind === "part" ? (
+      <DrawnPartBox key={each.id} drawn={each} common={common} />
+    ) : (
+      <MovedBox key={each.id} mover={each.mover} isStage={hasUnder(each)} isGone={each.isGone} name={each.id}>
+        <DrawnTree drawn={each.inside} common={common} />
+      </MovedBox>
+    ),
+  );
 }

@@ -1,25 +1,29 @@
 import { type RefObject, useCallback, useMemo, useRef } from "react";
 import {
-  arrangeSurface,
   cornerOf,
   coveredIn,
   type FixedFrame,
+  goesOn,
   type NavigationEvent,
-  type Region,
+  type Shot,
   type State,
-  surfaceOf,
+  stepThrough,
   type View,
   lensOf,
 } from "../../core/index.js";
+import type { DeviceStep } from "../data/device.js";
 import { deviceColours } from "./device-colours.js";
-import { DrawnRegions } from "./drawn-regions.js";
+import { DrawnTree } from "./drawn-regions.js";
+import type { DeviceMotion } from "./motion/device-motion.js";
+import { DeviceMotionProvider } from "./motion/motion-context.js";
+import { useDeviceMotion } from "./motion/use-device-motion.js";
 import { CoveredParts, OwnParts } from "./own-parts.js";
 import { Question } from "./question.js";
 import { TargetMarks } from "./target-marks.js";
 import { TextScaleProvider } from "./text-scale.js";
 import { useEdgeSwipe } from "./use-edge-swipe.js";
 import { useFocusOnTop } from "./use-focus-on-top.js";
-import { useSheetDrag } from "./use-sheet-drag.js";
+import { type SheetAway, useSheetDrag } from "./use-sheet-drag.js";
 
 export interface LiveDeviceProps {
   frame: FixedFrame;
@@ -34,18 +38,13 @@ export interface LiveDeviceProps {
   hatched?: boolean;
   /** How large its text is set, 1 to 2 times. */
   text?: number;
+  /** What led to its state: it moves by that; where nothing did, it is there at once. */
+  steps?: readonly DeviceStep[];
   /** Told what a person did, and in which view. */
   send: (event: NavigationEvent, view: View) => void;
 }
 
-const useArrangement = (frame: FixedFrame, state: State | null, view: View, heights?: ReadonlyMap<number, number>) => {
-  const surface = useMemo(() => state && surfaceOf(frame, state, view), [frame, state, view]);
-  const regions = useMemo(
-    () => (surface ? arrangeSurface(frame, surface, view, heights && { heights }) : []),
-    [frame, surface, view, heights],
-  );
-  return { surface, regions };
-};
+const noSteps: readonly DeviceStep[] = [];
 
 /** Sends what happens on a device. What was scrolled belongs to the screen it was scrolled on: it is told before anything else. */
 const useSettled = (send: LiveDeviceProps["send"], view: View) => {
@@ -64,11 +63,21 @@ const useSettled = (send: LiveDeviceProps["send"], view: View) => {
   return { act, onSettler };
 };
 
-/** Whether a region is there before and after, and so does not move with the finger: a bar, the list of a split pair. */
-const staysIn =
-  (others: readonly Region[]) =>
-  ({ role, layer }: Region): boolean =>
-    role !== "header" && others.some((other) => other.role === role && other.layer === layer);
+/** A sheet that is dragged down goes with the finger, and is dismissed where it is let go far or fast enough. */
+const useSheetAway = ({ frame, view, state }: LiveDeviceProps, act: (event: NavigationEvent) => void) => {
+  const moved = useRef<DeviceMotion>(null);
+  const away: SheetAway = {
+    begin: () => moved.current?.lead(stepThrough(frame, view, state, { do: "dismiss" }).state, "y") ?? false,
+    to: (px, speed) => moved.current?.leadTo(px / moved.current.length, speed / moved.current.length),
+    end: (px, speed, isLetGo) => {
+      const length = moved.current?.length ?? 1;
+      const goes = isLetGo && goesOn(px / length, speed / length);
+      moved.current?.release(goes);
+      if (goes) act({ do: "dismiss" });
+    },
+  };
+  return { away, moved };
+};
 
 /** A device's screen in its own px, drawn as large as `scale` has it. */
 const screenStyle = ({ width, height, rtl }: View, scale: number, text: number) => ({
@@ -82,17 +91,18 @@ const screenStyle = ({ width, height, rtl }: View, scale: number, text: number) 
 
 /** A device that is worked by hand: it draws what the engine says is on screen, and turns touches into events. */
 export function LiveDevice(props: LiveDeviceProps) {
-  const { frame, state, view, dark, scale, ghost = false, hatched = false, text = 1, send } = props;
+  const { frame, state, view, dark, scale, ghost = false, hatched = false, text = 1, steps = noSteps, send } = props;
   const { act, onSettler } = useSettled(send, view);
-  const drag = useSheetDrag(scale, act);
-  const { swipe, onPointerDown } = useEdgeSwipe({ frame, view, state, scale, ghost, send: act });
-  const { surface, regions } = useArrangement(frame, state, view, drag.heights);
-  const beneath = useArrangement(frame, swipe?.after ?? null, view);
+  const { away, moved } = useSheetAway(props, act);
+  const drag = useSheetDrag(scale, away);
+  const { motion, shot, drawn, isMoving } = useDeviceMotion({ frame, state, view, heights: drag.heights, steps });
+  moved.current = motion;
+  const { onPointerDown } = useEdgeSwipe({ frame, view, state, scale, ghost, motion, send: act });
+  const { surface } = shot;
   const { theme } = lensOf(frame, view).app;
-  const onTop = state.asking ? "[data-question]" : `[data-key="${surface?.top?.key}"]`;
+  const onTop = state.asking ? "[data-question]" : `[data-key="${surface.top?.key}"]`;
   const { box, onFocus } = useFocusOnTop(onTop);
-  const stays = staysIn(beneath.regions);
-  const shared = { frame, view, send: act, onSettler, ghost };
+  const common = useMemo(() => ({ send: act, onSettler, ghost, drag }), [act, onSettler, ghost, drag]);
   const style = { ...screenStyle(view, scale, text), ...deviceColours(theme, dark) };
   return (
     <TextScaleProvider value={text}>
@@ -104,29 +114,17 @@ export function LiveDevice(props: LiveDeviceProps) {
         onFocus={onFocus}
         onPointerDown={onPointerDown}
         onKeyDown={(event) => {
-          if (event.key !== "Escape" || (!surface?.drawer && !surface?.overlay && !state.asking)) return;
+          if (event.key !== "Escape" || (!surface.drawer && !surface.overlay && !state.asking)) return;
           event.stopPropagation();
           act(state.asking ? { do: "answer", leave: false } : { do: "dismiss" });
         }}
       >
         <div style={style} className="relative overflow-hidden text-left">
-          {swipe && beneath.surface && (
-            <div inert className="absolute inset-0">
-              <DrawnRegions {...shared} state={swipe.after} surface={beneath.surface} regions={beneath.regions} ghost />
+          <DeviceMotionProvider value={motion}>
+            <div className="contents" inert={motion.isBehind} data-moving={isMoving || undefined}>
+              <DrawnTree drawn={drawn} common={common} />
             </div>
-          )}
-          <div className={swipe ? "absolute inset-0" : "contents"}>
-            {surface && (
-              <DrawnRegions
-                {...shared}
-                state={state}
-                surface={surface}
-                regions={swipe ? regions.filter((region) => !stays(region)) : regions}
-                drag={drag}
-                {...(swipe && { shift: () => (view.rtl ? -swipe.by : swipe.by) })}
-              />
-            )}
-          </div>
+          </DeviceMotionProvider>
           <Question
             frame={frame}
             state={state}
@@ -134,8 +132,8 @@ export function LiveDevice(props: LiveDeviceProps) {
             corner={cornerOf(theme)}
             onAnswer={(leave) => act({ do: "answer", leave })}
           />
-          <OwnParts view={view} insets={surface?.insets ?? view.insets} />
-          <Hidden {...{ frame, view, state, regions, ghost, hatched, scale }} device={box} />
+          <OwnParts view={view} insets={surface.insets} />
+          <Hidden {...{ frame, view, state, shot, ghost, hatched, scale }} device={box} />
         </div>
       </div>
     </TextScaleProvider>
@@ -145,15 +143,20 @@ export function LiveDevice(props: LiveDeviceProps) {
 interface HiddenProps extends Required<
   Pick<LiveDeviceProps, "frame" | "view" | "state" | "ghost" | "hatched" | "scale">
 > {
-  regions: readonly Region[];
+  shot: Shot;
   device: RefObject<HTMLDivElement | null>;
 }
 
 /** What cannot be seen or touched: hatched where that is asked for, and what should be touched is marked. */
-function Hidden({ frame, view, state, regions, ghost, hatched, scale, device }: HiddenProps) {
+function Hidden({ frame, view, state, shot, ghost, hatched, scale, device }: HiddenProps) {
   const covered = useMemo(
-    () => (state.outside ? [] : coveredIn(frame, view, regions)),
-    [frame, view, regions, state.outside],
+    () =>
+      coveredIn(
+        frame,
+        view,
+        shot.parts.map(({ region }) => region),
+      ),
+    [frame, view, shot],
   );
   return (
     <>

@@ -1,7 +1,8 @@
-import { type PointerEvent as ReactPointerEvent, useRef, useState } from "react";
+import type { PointerEvent as ReactPointerEvent } from "react";
 import {
   drawerOf,
   type FixedFrame,
+  goesOn,
   hasEdgeSwipe,
   lensOf,
   type NavigationEvent,
@@ -13,22 +14,13 @@ import {
   type View,
 } from "../../core/index.js";
 import { followPointer } from "../parts/follow-pointer.js";
-
-/** A finger on its way from an edge. */
-export interface EdgeSwipe {
-  /** px from the edge inward. */
-  by: number;
-  /** What the swipe would go back to. */
-  after: State;
-  /** Let go: it goes on or back by itself. */
-  released: boolean;
-}
+import { Finger } from "./finger.js";
+import type { DeviceMotion } from "./motion/device-motion.js";
 
 /** How near the edge a swipe begins, px of the view. */
 const reach = 22;
-/** The share of the width at which letting go goes back. */
-const enough = 0.35;
-const settle = 180;
+/** So far a finger goes to open a drawer, px. */
+const enough = 40;
 
 type SwipeEdge = "start" | "end";
 
@@ -57,14 +49,12 @@ interface Options {
   state: State;
   scale: number;
   ghost: boolean;
+  motion: DeviceMotion;
   send: (event: NavigationEvent) => void;
 }
 
 /** Going back with the finger, from the start edge of the device, which can be let go; where nothing goes back it opens the drawer. */
-export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options) => {
-  const [swipe, setSwipe] = useState<EdgeSwipe | null>(null);
-  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-
+export const useEdgeSwipe = ({ frame, view, state, scale, ghost, motion, send }: Options) => {
   const onPointerDown = (event: ReactPointerEvent<HTMLElement>): void => {
     if (event.button !== 0 || ghost) return;
     const box = event.currentTarget.getBoundingClientRect();
@@ -76,25 +66,22 @@ export const useEdgeSwipe = ({ frame, view, state, scale, ghost, send }: Options
     const meant = meantBy(frame, view, state, isLeft === view.rtl ? "end" : "start");
     if (!meant) return;
     event.preventDefault();
-    clearTimeout(timer.current);
-    const { state: after } = stepThrough(frame, view, state, meant);
-    const follows = meant.do === "up";
-    let by = 0;
-    const move = (moved: PointerEvent) => {
-      by = Math.max(0, inward(moved.clientX) - from);
-      if (follows) setSwipe({ by, after, released: false });
-    };
-    followPointer(move, (isLetGo) => {
-      if (by > 4) swallowClick();
-      const goes = isLetGo && by > (follows ? enough * view.width : 40);
-      if (!follows) return goes ? send(meant) : undefined;
-      if (by === 0) return setSwipe(null);
-      setSwipe({ by: goes ? view.width : 0, after, released: true });
-      timer.current = setTimeout(() => {
-        if (goes) send(meant);
-        setSwipe(null);
-      }, settle);
-    });
+    const isLeading = meant.do === "up" && motion.lead(stepThrough(frame, view, state, meant).state, "x");
+    const finger = new Finger(event.timeStamp);
+    followPointer(
+      (moved) => {
+        finger.to(Math.max(0, inward(moved.clientX) - from), moved.timeStamp);
+        if (isLeading) motion.leadTo(finger.at / motion.length, finger.speed / motion.length);
+      },
+      (isLetGo) => {
+        if (finger.at > 4) swallowClick();
+        const goes = isLeading
+          ? goesOn(finger.at / motion.length, finger.speedAt(performance.now()) / motion.length)
+          : finger.at > enough;
+        if (isLeading) motion.release(isLetGo && goes);
+        if (isLetGo && goes) send(meant);
+      },
+    );
   };
-  return { swipe, onPointerDown };
+  return { onPointerDown };
 };

@@ -1,14 +1,7 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef, useState } from "react";
-import {
-  firstOf,
-  type FixedFrame,
-  lastOf,
-  lensOf,
-  type NavigationEvent,
-  type Region,
-  type View,
-} from "../../core/index.js";
+import { firstOf, type FixedFrame, lastOf, lensOf, type Region, type View } from "../../core/index.js";
 import { followPointer } from "../parts/follow-pointer.js";
+import { Finger } from "./finger.js";
 
 /** Sheets that are dragged between their resting heights, and away. */
 export interface SheetDrag {
@@ -19,20 +12,28 @@ export interface SheetDrag {
   handle: (sheet: Region, frame: FixedFrame, view: View) => { onPointerDown: (event: ReactPointerEvent) => void };
 }
 
-/** Below this share of its lowest resting height a sheet is swiped away. */
-const away = 0.6;
 /** A flick as fast as this, in heights a second, goes on to the next height. */
 const flick = 1.1;
 
 const nearest = (rests: readonly number[], at: number): number =>
   rests.reduce((best, rest) => (Math.abs(rest - at) < Math.abs(best - at) ? rest : best));
 
+/** How a sheet that is dragged below its lowest height goes away with the finger. */
+export interface SheetAway {
+  /** The finger begins to lead it; false where that cannot be. */
+  begin: () => boolean;
+  /** So many px of the view below its lowest height, and so many more a second. */
+  to: (px: number, speed: number) => void;
+  /** Let go so far below, at that speed; whether it goes. */
+  end: (px: number, speed: number, isLetGo: boolean) => void;
+}
+
 /** `scale`: screen px for each px of the view. */
-export const useSheetDrag = (scale: number, send: (event: NavigationEvent) => void): SheetDrag => {
+export const useSheetDrag = (scale: number, away: SheetAway): SheetDrag => {
   const [heights, setHeights] = useState<ReadonlyMap<number, number>>(new Map());
   const [settling, setSettling] = useState<number | null>(null);
-  const latest = useRef({ scale, send });
-  latest.current = { scale, send };
+  const latest = useRef({ scale, away });
+  latest.current = { scale, away };
 
   return useMemo(() => {
     const set = (key: number, height: number) => setHeights((now) => new Map(now).set(key, height));
@@ -45,24 +46,26 @@ export const useSheetDrag = (scale: number, send: (event: NavigationEvent) => vo
         // a sheet stands at the foot of what it covers, at a known share of that
         const whole = sheet.height / (heights.get(sheet.key) ?? lowest);
         const from = event.clientY;
-        let last = { y: from, at: event.timeStamp };
-        let speed = 0;
-        let height = sheet.height / whole;
+        const finger = new Finger(event.timeStamp);
+        const begun = sheet.height / whole;
+        /** px of the view that a height is below the lowest one. */
+        const below = (height: number) => Math.max(0, (lowest - height) * whole);
+        let height = begun;
+        let isGoing = false;
         setSettling(null);
         const move = (moved: PointerEvent) => {
-          const passed = Math.max(1, moved.timeStamp - last.at);
-          speed = (last.y - moved.clientY) / latest.current.scale / whole / (passed / 1000);
-          last = { y: moved.clientY, at: moved.timeStamp };
-          const by = (from - moved.clientY) / latest.current.scale / whole;
-          height = Math.min(Math.max(0.06, sheet.height / whole + by), Math.max(0.96, highest));
-          set(sheet.key, height);
+          finger.to((moved.clientY - from) / latest.current.scale, moved.timeStamp);
+          height = begun - finger.at / whole;
+          if (below(height) > 0 && !isGoing) isGoing = latest.current.away.begin();
+          if (isGoing) latest.current.away.to(below(height), finger.speed);
+          set(sheet.key, Math.min(Math.max(isGoing ? lowest : 0.06, height), Math.max(0.96, highest)));
         };
         followPointer(move, (isLetGo) => {
-          const aimed = Math.abs(speed) > flick ? height + Math.sign(speed) * 0.2 : height;
-          if (isLetGo && aimed < lowest * away) {
-            set(sheet.key, lowest);
-            return latest.current.send({ do: "dismiss" });
-          }
+          const speed = finger.speedAt(performance.now());
+          if (isGoing) latest.current.away.end(below(height), height < lowest ? speed : 0, isLetGo);
+          if (isGoing && height < lowest) return set(sheet.key, lowest);
+          const raised = -speed / whole;
+          const aimed = Math.abs(raised) > flick ? height + Math.sign(raised) * 0.2 : height;
           setSettling(sheet.key);
           set(sheet.key, nearest(rests, aimed));
         });

@@ -76,7 +76,7 @@ const useLooks = () => {
 export const DeviceSlot = memo(function DeviceSlot({ device, before, scale, isFirst, onHold }: DeviceSlotProps) {
   const { live, sizes } = useOpenFrame();
   const { key } = device;
-  const { frame: real, state } = useFollowing(key);
+  const { frame: real, state, steps } = useFollowing(key);
   const isApart = useSizes((shown) => shown.own !== null);
   const touring = useSizes((shown) => (isFirst ? shown.touring : null));
   const looks = useLooks();
@@ -100,7 +100,7 @@ export const DeviceSlot = memo(function DeviceSlot({ device, before, scale, isFi
           onFocusCapture={() => actOn(key)}
         >
           <ShownDevice
-            {...{ frame, state, view, scale, ...looks }}
+            {...{ frame, state, steps, view, scale, ...looks }}
             send={sizes.send}
             onRelaunch={() => live.relaunch()}
           />

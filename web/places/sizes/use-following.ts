@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { flushSync } from "react-dom";
 import type { Frame, State } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
+import type { DeviceStep } from "../../data/device.js";
 
 /**
  * So many devices are changed in one turn: what a person does next is never kept waiting for all of them, and as many as
@@ -26,6 +27,8 @@ const inTurn = (work: () => void): void => {
 export interface Followed {
   frame: Frame;
   state: State;
+  /** What led to the state. */
+  steps: readonly DeviceStep[];
 }
 
 /** The device that a person is at: it changes at once, the others in their turns. */
@@ -37,7 +40,10 @@ export const actOn = (key: string): void => {
 /** What one of several devices shows. */
 export const useFollowing = (key: string): Followed => {
   const { editing, live, sizes } = useOpenFrame();
-  const read = (): Followed => ({ frame: editing.get().frame, state: sizes.stateOf(key) });
+  const read = (): Followed => {
+    const { at, steps } = sizes.shownBy(key);
+    return { frame: editing.get().frame, state: at.state, steps };
+  };
   const [shown, setShown] = useState(read);
   useEffect(() => {
     let isDue = false;
