@@ -1,6 +1,7 @@
 import { type Frame, hasEdgeSwipe, hasSystemBack, targetIn, type View } from "../../core/index.js";
 import { useOpenFrame } from "../app/open-frame.js";
 import { Button } from "../parts/button.js";
+import { PaceSelect } from "./pace-select.js";
 
 export interface HandsLineProps {
   frame: Frame;
@@ -36,6 +37,7 @@ export function HandsLine({ frame, view, isOutside, isColumn }: HandsLineProps) 
           Edge
         </Button>
       ) : null}
+      <PaceSelect />
       <span className="grow" />
       <Button
         tone="quiet"
