@@ -385,6 +385,7 @@ export {
   type Toward,
   trackMs,
   type TrackProperty,
+  turnedAt,
 } from "./motion/index.js";
 export { startingShapes } from "./starts/index.js";
 export {
@@ -421,4 +422,22 @@ export {
   whyOf,
   worstCase,
 } from "./survive/index.js";
+export {
+  alikeEdit,
+  type AppMove,
+  appMoves,
+  cascadeFor,
+  type Contradiction,
+  contradictionsOf,
+  exampleOf,
+  exceptionsOf,
+  type MotionException,
+  motionEdit,
+  type MotionLevel,
+  type MoveExample,
+  usesOf,
+  type Verdict,
+  verdictsOf,
+  writtenOut,
+} from "./tuning/index.js";
 export { freeJourneyId, isLaunch, journeyOf, playJourney, type PlayedJourney, viewOfJourney } from "./journey/index.js";

@@ -60,6 +60,7 @@ const coreOrder = [
   "says",
   "change",
   "links",
+  "tuning",
   "routes",
   "sizes",
   "survive",

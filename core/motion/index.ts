@@ -19,3 +19,4 @@ export { atRest, type LayerSample, mirroredLayer, type MotionSample, sample, sha
 export { type LayerName, mirror, shapeOf, type Toward } from "./shape.js";
 export { type Part, type Shot, shotOf } from "./shot.js";
 export { type Spring, springFor, type SpringWish } from "./spring.js";
+export { turnedAt } from "./turned.js";

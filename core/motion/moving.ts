@@ -1,6 +1,6 @@
 import type { Box } from "../arrange/box.js";
 import { lensOf } from "../frame/look.js";
-import type { MotionShape, Track } from "../frame/parts.js";
+import type { Motion, MotionShape, Track } from "../frame/parts.js";
 import type { Move } from "../navigate/event.js";
 import { cascadeOf, motionOf } from "./cascade.js";
 import { layerId, type MoverId } from "./layers.js";
@@ -74,11 +74,11 @@ class Beginning {
   }
 
   /** One move: its two sides, and what comes and goes with it. */
-  run(move: Move): void {
+  run(move: Move, by?: Motion): void {
     const lens = lensOf(this.after.frame, this.after.view);
     const found = motionOf(lens, move, this.before.shot.state.root, this.after.state.root);
     if (!found) return;
-    const shape = shapeOf(found.motion, found.toward);
+    const shape = shapeOf(by ?? found.motion, found.toward);
     if (move.kind === "open" || move.kind === "close") this.overlay(move, shape);
     else this.sides(move, shape);
     this.around(shape);
@@ -290,8 +290,8 @@ const edgeOf = ({ region, shot }: Part): readonly [TrackProperty, number] => {
 
 /** What led from what is on screen to a state. */
 export type Led =
-  /** Moves of the engine, of one step. */
-  | { by: "moves"; moves: readonly Move[] }
+  /** Moves of the engine, of one step; by the motion that each has, or all by one that is looked at. */
+  | { by: "moves"; moves: readonly Move[]; motion?: Motion }
   /** The same state in another view. */
   | { by: "view" }
   /** Anything else: nothing moves. */
@@ -306,7 +306,7 @@ export const begin = (before: Moving, after: Shot, led: Led, time: number): Movi
   const beginning = new Beginning(led.by === "view" ? still(before.shot) : before, after, time);
   if (led.by === "view") beginning.fade();
   else {
-    for (const move of led.moves) beginning.run(move);
+    for (const move of led.moves) beginning.run(move, led.motion);
     beginning.drawers();
   }
   return beginning.end();
