@@ -347,6 +347,7 @@ export {
   type DrawnPart,
   drawnOf,
   goesOn,
+  layerId,
   type LayerName,
   type LayerSample,
   lead,

@@ -10,7 +10,7 @@ export {
 } from "./cascade.js";
 export { type Drawn, type DrawnLayer, type DrawnPart, drawnOf } from "./drawn.js";
 export { goesOn, lead, type LedMove, ledTo, letGo, takenBack } from "./lead.js";
-export type { MoverId } from "./layers.js";
+export { layerId, type MoverId } from "./layers.js";
 export { bareOf, type Measure, measure } from "./measure.js";
 export { type Mover, moverAt, passedBy } from "./mover.js";
 export { begin, type Led, type Moving, movingAt, nextEnd, still } from "./moving.js";

@@ -27,6 +27,7 @@ const bothPaths = (first: LayerPaths, then: LayerPaths, at: number): LayerPaths 
  */
 export const turnedAt = (first: Moving, then: Moving, at: number): Moving => {
   const movers = [...then.movers].map(([id, mover]): [string, Mover] => {
+    if (mover.start < at) return [id, mover];
     const before = first.movers.get(id);
     const paths = bothPaths(before?.paths ?? {}, mover.paths, at);
     // what lies above is told by the layer that the eye follows: it stays as it was

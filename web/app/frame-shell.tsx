@@ -88,7 +88,15 @@ const Sizes = later(() => import("../places/sizes/sizes.js"));
 
 const StatePlace = later(() => import("../places/state/state.js"));
 
-const shown: Record<PlaceId, ReactNode> = { plan: <Plan />, links: <Links />, sizes: <Sizes />, state: <StatePlace /> };
+const Motions = later(() => import("../places/motion/motion.js"));
+
+const shown: Record<PlaceId, ReactNode> = {
+  plan: <Plan />,
+  links: <Links />,
+  sizes: <Sizes />,
+  state: <StatePlace />,
+  motion: <Motions />,
+};
 
 function Workplace() {
   useEffect(() => {

@@ -7,6 +7,7 @@ export const places = [
   { id: "links", label: "Links", says: "addresses and what they open" },
   { id: "sizes", label: "Sizes", says: "every size at once, and what differs" },
   { id: "state", label: "State", says: "what each tab holds, and what survives" },
+  { id: "motion", label: "Motion", says: "how screens move, by eye and by number" },
 ] as const;
 
 export type PlaceId = (typeof places)[number]["id"];
@@ -14,7 +15,7 @@ export type PlaceId = (typeof places)[number]["id"];
 export const isPlace = (text: string | undefined): text is PlaceId => places.some(({ id }) => id === text);
 
 /** Places that show devices of their own: the companion is folded there until it is asked for. */
-const ownDevices: readonly PlaceId[] = ["sizes"];
+const ownDevices: readonly PlaceId[] = ["sizes", "motion"];
 export const hasOwnDevices = (place: PlaceId): boolean => ownDevices.includes(place);
 
 /** What of a page's address belongs to one place alone, and stays behind when another is gone to. */
@@ -23,6 +24,7 @@ const own: Record<PlaceId, readonly string[]> = {
   links: ["link", "start", "with"],
   sizes: [],
   state: [],
+  motion: ["move", "by", "motion", "stage"],
 };
 
 /** The address of a place of the open frame, with the choice and the view that are there now. */

@@ -15,7 +15,7 @@ import type { DeviceStep } from "../data/device.js";
 import { deviceColours } from "./device-colours.js";
 import { DrawnTree } from "./drawn-regions.js";
 import type { DeviceMotion } from "./motion/device-motion.js";
-import { DeviceMotionProvider } from "./motion/motion-context.js";
+import { PlaysProvider } from "./motion/motion-context.js";
 import { useDeviceMotion } from "./motion/use-device-motion.js";
 import { CoveredParts, OwnParts } from "./own-parts.js";
 import { Question } from "./question.js";
@@ -120,11 +120,11 @@ export function LiveDevice(props: LiveDeviceProps) {
         }}
       >
         <div style={style} className="relative overflow-hidden text-left">
-          <DeviceMotionProvider value={motion}>
+          <PlaysProvider value={motion}>
             <div className="contents" inert={motion.isBehind} data-moving={isMoving || undefined}>
               <DrawnTree drawn={drawn} common={common} />
             </div>
-          </DeviceMotionProvider>
+          </PlaysProvider>
           <Question
             frame={frame}
             state={state}

@@ -1,10 +1,11 @@
-import type { KeyboardEvent, ReactNode } from "react";
+import type { CSSProperties, KeyboardEvent, ReactNode } from "react";
 import { type DragValueOptions, useDragValue } from "./drag-value.js";
 
 export interface DragEdgeProps extends DragValueOptions {
   label: string;
   title?: string;
   className: string;
+  style?: CSSProperties;
   /** Other keys than arrows; says whether the key was one of them. */
   onKey?: (event: KeyboardEvent) => boolean;
   onDoubleClick?: () => void;
@@ -12,7 +13,16 @@ export interface DragEdgeProps extends DragValueOptions {
 }
 
 /** An edge between two parts of the page that is dragged, or moved by arrows. */
-export function DragEdge({ label, title, className, onKey, onDoubleClick, children, ...options }: DragEdgeProps) {
+export function DragEdge({
+  label,
+  title,
+  className,
+  style,
+  onKey,
+  onDoubleClick,
+  children,
+  ...options
+}: DragEdgeProps) {
   const { value, least, most, axis } = options;
   const { onPointerDown, onKeyDown } = useDragValue(options);
   return (
@@ -26,6 +36,7 @@ export function DragEdge({ label, title, className, onKey, onDoubleClick, childr
       tabIndex={0}
       title={title}
       className={className}
+      style={style}
       onPointerDown={onPointerDown}
       onDoubleClick={onDoubleClick}
       onKeyDown={(event) => {

@@ -21,6 +21,7 @@ import {
 } from "../../../core/index.js";
 import type { DeviceStep } from "../../data/device.js";
 import { keyframesOf, lengthOf } from "./keyframes.js";
+import type { Plays } from "./motion-context.js";
 
 /** A move that a finger leads, from what was on screen. */
 interface Leading {
@@ -39,7 +40,7 @@ const beginsAnew = ({ event }: DeviceStep): boolean =>
  * What is under way on one device. It is told each state as it comes on screen, says what is to be drawn, and has the drawn
  * moved by the browser; where each thing is then is asked of the browser, as that alone knows when a frame was shown.
  */
-export class DeviceMotion {
+export class DeviceMotion implements Plays {
   private moving: Moving | null = null;
   private shown: Shot | null = null;
   private steps: readonly DeviceStep[] = [];

@@ -1,8 +1,14 @@
 import { createContext, useContext } from "react";
-import type { DeviceMotion } from "./device-motion.js";
+import type { Mover } from "../../../core/index.js";
 
-const Moved = createContext<DeviceMotion | null>(null);
-export const DeviceMotionProvider = Moved.Provider;
+/** Has the browser move what is drawn. */
+export interface Plays {
+  /** Answers what ends it. */
+  play(mover: Mover, element: HTMLElement): () => void;
+}
 
-/** What moves on the device that is drawn here; null where nothing does. */
-export const useDeviceMotion = (): DeviceMotion | null => useContext(Moved);
+const Moved = createContext<Plays | null>(null);
+export const PlaysProvider = Moved.Provider;
+
+/** What moves the device that is drawn here; null where nothing does. */
+export const usePlays = (): Plays | null => useContext(Moved);

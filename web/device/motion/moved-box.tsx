@@ -1,6 +1,6 @@
 import { type CSSProperties, type ReactNode, useLayoutEffect, useRef } from "react";
 import type { Box, Mover } from "../../../core/index.js";
-import { useDeviceMotion } from "./motion-context.js";
+import { usePlays } from "./motion-context.js";
 
 const clipped = ({ x, y, width, height }: Box): string =>
   `polygon(${x}px ${y}px, ${x + width}px ${y}px, ${x + width}px ${y + height}px, ${x}px ${y + height}px)`;
@@ -37,7 +37,7 @@ export interface MovedBoxProps {
 
 /** What moves as one while it moves: it is drawn in its place, and the browser moves it. */
 export function MovedBox({ mover, isStage, name, isGone, children }: MovedBoxProps) {
-  const motion = useDeviceMotion();
+  const motion = usePlays();
   const inner = useRef<HTMLDivElement>(null);
   const active = mover && Object.keys(mover.paths).length > 0 ? mover : null;
   const latest = useRef(active);
