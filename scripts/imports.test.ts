@@ -65,6 +65,7 @@ const coreOrder = [
   "sizes",
   "survive",
   "journey",
+  "handoff",
 ];
 const coreFolder = (file: string): string => file.split("/")[1]!;
 

@@ -1,0 +1,2 @@
+export { motionsAsCss, type NamedMotion } from "./motion-css.js";
+export { motionsAsTokens, readMotionTokens, type TokensRead } from "./motion-tokens.js";

@@ -1,0 +1,60 @@
+import type { Ease, Track } from "../frame/parts.js";
+import { shareAt, trackMs } from "../motion/path.js";
+
+/** A number as it is written: short, and near enough. */
+export const plainNumber = (value: number, digits = 4): string => String(Number(value.toFixed(digits)) + 0);
+
+/** How far the written points of a spring may lie from it, as a share of the travel. */
+const near = 0.002;
+const counts = [12, 20, 32, 48, 72, 108, 160] as const;
+
+/** A track's course at evenly spread moments, as many as are needed for straight lines between them to be near enough. */
+const pointsOf = (track: Pick<Track, "ease" | "ms">): number[] => {
+  const ms = trackMs(track);
+  const at = (share: number): number => (share >= 1 ? 1 : shareAt(track, share * ms));
+  for (const count of counts) {
+    const points = Array.from({ length: count + 1 }, (_, i) => at(i / count));
+    const isNear = points
+      .slice(1)
+      .every((value, i) => Math.abs((value + (points[i] ?? 0)) / 2 - at((i + 0.5) / count)) < near);
+    if (isNear || count === counts.at(-1)) return points;
+  }
+  return [0, 1];
+};
+
+/** An ease as an easing function of CSS (W3C, CSS Easing Functions Level 2): a spring as `linear()` with points along it. */
+export const timingOf = (track: Pick<Track, "ease" | "ms">): string => {
+  const { ease } = track;
+  if (ease === "linear") return "linear";
+  if ("bezier" in ease) return `cubic-bezier(${ease.bezier.map((value) => plainNumber(value)).join(", ")})`;
+  if ("steps" in ease) return `steps(${ease.steps})`;
+  return `linear(${pointsOf(track)
+    .map((value) => plainNumber(value))
+    .join(", ")})`;
+};
+
+/** The cubic Bézier that is nearest to an ease, for forms that know nothing else: found by trying ever finer around the best. */
+export const bezierNear = (track: Pick<Track, "ease" | "ms">): [number, number, number, number] => {
+  const { ease } = track;
+  if (ease === "linear") return [0, 0, 1, 1];
+  if ("bezier" in ease) return [...ease.bezier];
+  const ms = trackMs(track);
+  const shares = Array.from({ length: 24 }, (_, i) => (i + 0.5) / 24);
+  const wanted = shares.map((share) => shareAt(track, share * ms));
+  const off = (bezier: [number, number, number, number]): number => {
+    const tried: { ease: Ease; ms: number } = { ease: { bezier }, ms: 1 };
+    return shares.reduce((sum, share, i) => sum + (shareAt(tried, share) - (wanted[i] ?? 0)) ** 2, 0);
+  };
+  let best: [number, number, number, number] = [0.2, 0.7, 0.3, 1];
+  for (let step = 0.2; step > 0.004; step /= 2)
+    for (let isBetter = true; isBetter;) {
+      isBetter = false;
+      for (let i = 0; i < 4; i += 1)
+        for (const by of [-step, step]) {
+          const next: [number, number, number, number] = [...best];
+          next[i] = i % 2 === 0 ? Math.min(1, Math.max(0, (next[i] ?? 0) + by)) : (next[i] ?? 0) + by;
+          if (off(next) < off(best) - 1e-9) [best, isBetter] = [next, true];
+        }
+    }
+  return best.map((value) => Number(value.toFixed(3))) as [number, number, number, number];
+};
