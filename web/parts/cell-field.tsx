@@ -1,4 +1,4 @@
-import { type Frame, nameOf, optionsOfForm, type SlotForm } from "../../core/index.js";
+import { type Frame, nameOf, optionsOfForm, type SlotForm, motionAt, motionIds } from "../../core/index.js";
 import { IconPicker } from "./icon-picker.js";
 import { Select } from "./select.js";
 import { TextLine } from "./text-line.js";
@@ -57,7 +57,7 @@ const writtenAs = ({ slot, form }: SlotForm): Written => {
 /** What of the frame a value names; undefined where it names nothing. */
 const optionsIn = (frame: Frame, sort: SlotForm["form"]["sort"]) => {
   const named = (id: string, label: string) => ({ value: id, label, is: id });
-  if (sort === "motion") return Object.entries(frame.motions ?? {}).map(([id, { name }]) => named(id, name));
+  if (sort === "motion") return motionIds(frame).map((id) => named(id, motionAt(frame, id)?.name ?? id));
   if (sort !== "screen") return undefined;
   const screens = Object.keys(frame.nodes).filter((id) => frame.nodes[id]?.kind === "screen");
   return screens.map((id) => named(id, nameOf(frame, id)));

@@ -1,8 +1,9 @@
-import { useDeferredValue, useMemo, useRef, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { type Frame, plainName, type Proposal, proposeAddresses } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { usePlace } from "../../app/places.js";
 import { Button } from "../../parts/button.js";
+import { ChooseFile } from "../../parts/choose-file.js";
 import { PanelDialog } from "../../parts/panel-dialog.js";
 import { SmallPlan } from "../../parts/small-plan.js";
 import { readAddresses } from "./read-addresses.js";
@@ -50,7 +51,11 @@ export default function ImportDialog({ frame, onClose }: { frame: Frame; onClose
             className="mono h-40 min-w-0 grow resize-none rounded-sm border border-field bg-plate-2 p-2 text-[12px]"
           />
           <div className="flex w-68 shrink-0 flex-col gap-2">
-            <ChooseFile onFile={(given) => void take(given)} />
+            <ChooseFile
+              label="A file with addresses"
+              accept=".txt,.csv,.tsv,.xml,text/plain,text/csv,application/xml,text/xml"
+              onFile={(given) => void take(given)}
+            />
             {proposal && <SmallPlan frame={proposal.frame} width={270} height={112} fresh={frame} />}
           </div>
         </div>
@@ -84,28 +89,6 @@ function Foot({ proposal, onClose, onMake }: FootProps) {
         Make them
       </Button>
     </div>
-  );
-}
-
-function ChooseFile({ onFile }: { onFile: (file: File) => void }) {
-  const file = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <input
-        ref={file}
-        type="file"
-        accept=".txt,.csv,.tsv,.xml,text/plain,text/csv,application/xml,text/xml"
-        className="hidden"
-        aria-label="A file with addresses"
-        onChange={(event) => {
-          const given = event.target.files?.[0];
-          if (given) onFile(given);
-        }}
-      />
-      <Button icon="file-arrow-up" onClick={() => file.current?.click()}>
-        Choose a file
-      </Button>
-    </>
   );
 }
 

@@ -30,15 +30,16 @@ export function Filmstrip({ staged, time }: FilmstripProps) {
           const at = (i * staged.length) / (stills - 1);
           return (
             <li key={i} className="flex flex-col items-center gap-0.5">
-              <button
-                type="button"
-                aria-label={`Still at ${Math.round(at)} ms`}
-                aria-current={i === near ? "step" : undefined}
-                className={`rounded-md p-0.5 ${i === near ? "outline-2 outline-petrol" : ""}`}
-                onClick={() => time.hold(at)}
-              >
+              <div className={`relative rounded-md p-0.5 ${i === near ? "outline-2 outline-petrol" : ""}`}>
                 <Still staged={staged} at={at} scale={scale} />
-              </button>
+                <button
+                  type="button"
+                  aria-label={`Still at ${Math.round(at)} ms`}
+                  aria-current={i === near ? "step" : undefined}
+                  className="absolute inset-0 rounded-md"
+                  onClick={() => time.hold(at)}
+                />
+              </div>
               <span className={`mono text-[11px] ${i === near ? "font-semibold text-petrol" : "text-ink-2"}`}>
                 {Math.round(at)}
               </span>

@@ -22,6 +22,7 @@ export interface MotionListProps {
   id: Id;
   onPick: (id: Id) => void;
   onBringIn: () => void;
+  onOut: () => void;
 }
 
 /** A copy of a motion under a name that is free. */
@@ -35,7 +36,7 @@ const copyOf = (frame: Frame, motion: Motion): { id: Id; motion: Motion } => {
 };
 
 /** The motions there are: those of the app, then the built-in ones, each with where it is used and how long it takes. */
-export function MotionList({ frame, view, id, onPick, onBringIn }: MotionListProps) {
+export function MotionList({ frame, view, id, onPick, onBringIn, onOut }: MotionListProps) {
   const { editing } = useOpenFrame();
   const uses = useMemo(() => usesOf(frame, view), [frame, view]);
   const ids = motionIds(frame);
@@ -82,6 +83,9 @@ export function MotionList({ frame, view, id, onPick, onBringIn }: MotionListPro
         </Button>
         <Button onClick={onBringIn} title="From a file of design tokens, or from another frame">
           Bring in …
+        </Button>
+        <Button tone="quiet" className="text-petrol" onClick={onOut} title="For the code: CSS, or design tokens">
+          Out as CSS · tokens
         </Button>
       </div>
     </section>

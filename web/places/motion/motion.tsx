@@ -1,4 +1,5 @@
 import { Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from "react";
+import { useParams } from "react-router";
 import {
   builtInMotions,
   exampleOf,
@@ -29,6 +30,8 @@ import { TrackTable } from "./track-table.js";
 import { type AskedMove, type Asks, useAskedMove } from "./use-asked-move.js";
 
 const Curves = later(() => import("./curves.js"));
+const OutDialog = later(() => import("./out-dialog.js"));
+const BringInDialog = later(() => import("./bring-in-dialog.js"));
 
 /** How screens move: where each move has its motion from, the motion on a stage, what it measures, and its tracks. */
 export default function MotionPlace() {
@@ -36,6 +39,8 @@ export default function MotionPlace() {
   const live = useLive((now) => now.device.view);
   const view = useMemo(() => ({ ...live, calm: false }), [live]);
   const [asked, ask] = useAskedMove(frame, view);
+  const [dialog, setDialog] = useState<"in" | "out" | null>(null);
+  const { id: frameId = "" } = useParams();
   const example = useMemo(
     () => (asked.move ? exampleOf(frame, view, asked.move) : null),
     [frame, view, asked.move?.id],
@@ -49,9 +54,21 @@ export default function MotionPlace() {
           view={view}
           id={asked.id}
           onPick={(motion) => ask({ motion: motion === asked.cascade?.id ? null : motion })}
-          onBringIn={() => undefined}
+          onBringIn={() => setDialog("in")}
+          onOut={() => setDialog("out")}
         />
         <CalmLine frame={frame} />
+        <Suspense>
+          {dialog === "out" && <OutDialog frame={frame} view={view} id={asked.id} onClose={() => setDialog(null)} />}
+          {dialog === "in" && (
+            <BringInDialog
+              frame={frame}
+              id={frameId}
+              onClose={() => setDialog(null)}
+              onBrought={(motion) => ask({ motion })}
+            />
+          )}
+        </Suspense>
       </div>
       {example && asked.move ? (
         <Tuned frame={frame} view={view} asked={asked} example={example} onAsk={ask} />

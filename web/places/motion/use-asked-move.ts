@@ -68,8 +68,7 @@ export const useAskedMove = (frame: Frame, view: View): [AskedMove, (asks: Asks)
     const found =
       moves.find(({ id }) => id === wanted) ??
       moves.find(({ node, way }) => node === chosen && !way) ??
-      moves[0] ??
-      null;
+      usualOf(frame, moves);
     const move = found && byWay(frame, found, by ?? null);
     const cascade = move && cascadeFor(lensOf(frame, view), move);
     const tried = motionId ? motionAt(frame, motionId) : undefined;

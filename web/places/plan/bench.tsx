@@ -32,6 +32,7 @@ import { ByItselfGroup } from "./bench/by-itself-group.js";
 import { ExtrasGroup } from "./bench/extras-group.js";
 import { FacesGroup, HubLookGroup, HubRulesGroup } from "./bench/hub-groups.js";
 import { LeaveGroup } from "./bench/leave-group.js";
+import { MotionGroup } from "./bench/motion-group.js";
 import { NeedsGroup } from "./bench/needs-group.js";
 import { OpensGroup } from "./bench/opens-group.js";
 import { PairGroup } from "./bench/pair-group.js";
@@ -115,6 +116,7 @@ function Groups({ looks }: { looks: readonly WayInLook[] }) {
       {isInStack(frame, id) && <OpensGroup />}
       {kind !== "screen" && <WithinGroup />}
       {!isRoot && kind !== "hub" && <BarsGroup />}
+      <MotionGroup />
       {!isRoot && <NeedsGroup />}
       {(kind === "screen" || looks.length > 0) && <WaysInGroup looks={looks} />}
       {kind === "screen" && (

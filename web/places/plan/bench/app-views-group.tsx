@@ -10,8 +10,7 @@ import { Group } from "./group.js";
 /** What of the app as a whole is otherwise in some views: its colours and sizes, its motions, and where links to nowhere lead. */
 export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
   const { editing } = useOpenFrame();
-  const slots = appSlots.filter(({ form }) => form.sort !== "motion" || Object.keys(frame.motions ?? {}).length > 0);
-  const varied = slots.filter(({ slot }) => isVaried(frame, slot));
+  const varied = appSlots.filter(({ slot }) => isVaried(frame, slot));
   const [asked, setAsked] = useState<Slot | null>(null);
   const slot = asked ?? varied[0]?.slot ?? "theme.light.accent";
   const name = appSlotName(slot);
@@ -23,7 +22,7 @@ export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
         label="What is otherwise in some views"
         className="self-start"
         value={slot}
-        options={slots.map((each) => ({
+        options={appSlots.map((each) => ({
           value: each.slot,
           label: `${appSlotName(each.slot)}${varied.includes(each) ? " (differs)" : ""}`,
         }))}

@@ -11,6 +11,8 @@ import {
   type Opens,
   settingDeed,
   sure,
+  motionAt,
+  motionIds,
 } from "../../../../core/index.js";
 import { chosenValue, factOptions } from "../../../parts/fact-options.js";
 import { Select } from "../../../parts/select.js";
@@ -135,17 +137,15 @@ function Opening({ frame, from, action, onChange, open }: DoLinesProps & { open:
         options={ases}
         onChange={(as) => onChange(as === "own" ? without(open, "as") : { ...open, as }, `opens ${as}`)}
       />
-      {Object.keys(frame.motions ?? {}).length > 0 && (
-        <Select
-          label={`By which motion ${action.label} opens it`}
-          value={open.motion ?? ""}
-          options={[
-            { value: "", label: "moving as usual" },
-            ...Object.entries(frame.motions ?? {}).map(([id, { name }]) => ({ value: id, label: `moving by ${name}` })),
-          ]}
-          onChange={(motion) => onChange(motion ? { ...open, motion } : without(open, "motion"), `moves by ${motion}`)}
-        />
-      )}
+      <Select
+        label={`By which motion ${action.label} opens it`}
+        value={open.motion ?? ""}
+        options={[
+          { value: "", label: "moving as usual" },
+          ...motionIds(frame).map((id) => ({ value: id, label: `moving by ${motionAt(frame, id)?.name ?? id}` })),
+        ]}
+        onChange={(motion) => onChange(motion ? { ...open, motion } : without(open, "motion"), `moves by ${motion}`)}
+      />
       <Params frame={frame} open={open} onChange={onChange} />
       <TemplateLine
         label="with"
