@@ -1,4 +1,4 @@
-import { builtInMotions, measure, motionsAsCss, type Motion, sample } from "../core/index.js";
+import { builtInMotions, type Frame, measure, motionsAsCss, type Motion, sample } from "../core/index.js";
 import { demo, eachIn, type Person, shelve, type World } from "./world.js";
 
 let me: Person;
@@ -17,7 +17,16 @@ const write = async (label: string, value: string) => {
   await me.type(value);
   await me.keys("Enter");
 };
-const opened = async (frame = demo("allotment"), path = "") => {
+/** A demo that says nothing of its motions: what is set is set by the test. */
+const plainDemo = (name: string) => {
+  const { motions: _, motion: __, vary, ...frame } = demo(name);
+  for (const node of Object.values(frame.nodes)) delete node.motion;
+  const others = vary?.filter(({ set }) => !("motion" in set)) ?? [];
+  return JSON.parse(
+    JSON.stringify({ ...frame, ...(others.length > 0 && { vary: others }) }).replaceAll(/,"motion":"[A-Za-z]+"/g, ""),
+  ) as Frame;
+};
+const opened = async (frame = plainDemo("allotment"), path = "") => {
   const id = await shelve(world, frame);
   await me.go(`/f/${id}/motion${path}`);
   await me.see(`${place} [aria-label=Stage] [role=img]`);
@@ -35,7 +44,7 @@ const holdAt = (ms: number) =>
   );
 
 test("a move says where its motion comes from; it is set once, and each exception is taken back by one press", async () => {
-  const id = await opened(demo("allotment"), "?move=plotsTab.plot");
+  const id = await opened(plainDemo("allotment"), "?move=plotsTab.plot");
   expect(await me.page.$eval("[data-level][aria-current]", (row) => row.getAttribute("data-level"))).toBe("builtIn");
   const says = (name: string) => `select[aria-label="Motion that ${name} says"]`;
   await me.page.select(says("Allotment Diary"), "sideBySide");
@@ -56,7 +65,7 @@ test("a move says where its motion comes from; it is set once, and each exceptio
 });
 
 test("a spring tuned to settle in 400 ms and go 4 % beyond measures so", async () => {
-  const id = await opened(demo("allotment"), "?move=plotsTab.plot");
+  const id = await opened(plainDemo("allotment"), "?move=plotsTab.plot");
   await me.click(track("incoming x"));
   await write("Settles in", "400");
   await write("Goes beyond by", "4");
@@ -71,14 +80,14 @@ test("a spring tuned to settle in 400 ms and go 4 % beyond measures so", async (
 });
 
 test("what shows through is told with its share and its time, and mended by one press", async () => {
-  await opened(demo("allotment"), "?move=plotsTab.plot&motion=dissolve");
+  await opened(plainDemo("allotment"), "?move=plotsTab.plot&motion=dissolve");
   await me.read("[data-verdict=bare]", "bare 25 % at 105 ms");
   await me.press("[data-verdict=bare] button", "Mend");
   await me.read("[data-verdict=bare]", "nothing bare");
 });
 
 test("directions that contradict each other are pointed out, and go the other way by one press", async () => {
-  const id = await opened(demo("allotment"), "?move=plotsTab.plot&motion=sideBySide");
+  const id = await opened(plainDemo("allotment"), "?move=plotsTab.plot&motion=sideBySide");
   await write("outgoing across to", "100");
   await me.read("[data-contradiction]", "comes in from the end meets what goes out to the end");
   await me.press("[data-contradiction] button", "Mend");
@@ -87,7 +96,7 @@ test("directions that contradict each other are pointed out, and go the other wa
 });
 
 test("tracks are drawn along the time by the pointer and by keys, and what is no number changes nothing", async () => {
-  const id = await opened(demo("allotment"), "?move=plotsTab.plot&motion=dissolve");
+  const id = await opened(plainDemo("allotment"), "?move=plotsTab.plot&motion=dissolve");
   const bar = '[aria-label="incoming opacity starts at, on the time line"]';
   const box = (await (await me.see(bar)).boundingBox())!;
   await me.page.mouse.move(box.x + 10, box.y + 8);
@@ -115,7 +124,7 @@ test("tracks are drawn along the time by the pointer and by keys, and what is no
 });
 
 test("a curve is shaped by its handles, a track is added and taken out, the way back is written out", async () => {
-  const id = await opened(demo("allotment"), "?move=plotsTab.plot&motion=settle");
+  const id = await opened(plainDemo("allotment"), "?move=plotsTab.plot&motion=settle");
   await me.page.select('select[aria-label="incoming down ease"]', "past");
   await me.click('[aria-label="incoming down: first handle"]');
   await me.keys("ArrowUp", "ArrowUp");
@@ -135,14 +144,14 @@ test("a curve is shaped by its handles, a track is added and taken out, the way 
 });
 
 test("a motion is saved as one's own, brought in from another frame and from tokens, and what cannot be taken is named", async () => {
-  const other = demo("night-sky");
+  const other = plainDemo("night-sky");
   const { leaf } = builtInMotions as { leaf: Motion };
   await shelve(world, {
     ...other,
     name: "Motions to borrow",
     motions: { borrowed: { ...leaf, name: "Borrowed leaf" } },
   });
-  const id = await opened(demo("allotment"), "?move=plotsTab.plot&motion=leaf");
+  const id = await opened(plainDemo("allotment"), "?move=plotsTab.plot&motion=leaf");
   await me.press(`${place} button`, "Save as own");
   await me.see('[data-motion=leaf2][aria-pressed="true"]');
   await me.press(`${place} button`, "Bring in");
@@ -180,7 +189,7 @@ test("a motion is saved as one's own, brought in from another frame and from tok
 
 test("the CSS, put into a page, moves as the stage does", async () => {
   const ids = ["slip", "lift", "dissolve", "leaf", "near", "drop"];
-  await opened(demo("allotment"), "?move=plotsTab.plot");
+  await opened(plainDemo("allotment"), "?move=plotsTab.plot");
   const named = ids.map((id) => ({ id, motion: builtInMotions[id]! }));
   const css = motionsAsCss(named, { id: "blink", motion: builtInMotions.blink! });
   await me.page.evaluate((text) => {
@@ -269,7 +278,7 @@ test("the CSS, put into a page, moves as the stage does", async () => {
 });
 
 test("it is all worked by keys, and said so that a reader of screens can follow", async () => {
-  await opened(demo("night-sky"));
+  await opened(plainDemo("night-sky"));
   expect(await me.look()).toEqual([]);
   const focused = () =>
     me.page.evaluate(() => {

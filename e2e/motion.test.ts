@@ -51,7 +51,7 @@ const pace = (value: number) =>
   me.page.evaluate((kept) => localStorage.setItem("handy-frame:pace", JSON.stringify({ form: 3, value: kept })), value);
 
 test("a push brings the new screen from the end over the one that goes, the bar stands still; slowed down it is seen", async () => {
-  await me.go("/f/allotment-diary/plan");
+  await me.go("/f/allotment-diary/plan?on=swipe");
   await me.waitTop("plots");
   await atRest();
   await me.page.select("select[aria-label='How fast devices move']", "0.1");

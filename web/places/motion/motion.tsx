@@ -141,7 +141,7 @@ function Tuned({ frame, view, asked, example, onAsk }: TunedProps) {
   if (!move) return null;
   const kind = move.kind;
   return (
-    <div className="grid min-h-0 min-w-0 grow grid-cols-[minmax(0,1fr)_minmax(300px,404px)] grid-rows-[minmax(0,1fr)_auto]">
+    <div className="grid min-h-0 min-w-0 grow grid-cols-[minmax(310px,1fr)_minmax(230px,404px)] grid-rows-[minmax(0,1fr)_auto]">
       <Stage
         {...{ frame, view, example, id, motion: shown, time, staged, beside, besideMotion }}
         way={stage}

@@ -16,7 +16,7 @@ import {
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
 import { Select } from "../../parts/select.js";
-import { useSize } from "../../parts/use-size.js";
+import { type Size, useSize } from "../../parts/use-size.js";
 import { Filmstrip } from "./filmstrip.js";
 import { motionName, trackProperties } from "./motion-words.js";
 import { StageDevice } from "./stage-device.js";
@@ -45,9 +45,7 @@ export function Stage(props: StageProps) {
   const { frame, view, example, motion, way, onWay, time, staged, beside, besideMotion, onBeside } = props;
   const [room, size] = useSize();
   const count = besideMotion ? 2 : 1;
-  const scale = size
-    ? Math.min((size.height - 4) / view.height, (size.width - (count > 1 ? 40 : 240)) / count / view.width, 1)
-    : 0;
+  const { scale, isUnder } = fitting(size, view, count);
   const other = useMemo(
     () => besideMotion && stagedMove(frame, view, example, besideMotion, way),
     [frame, view, example, besideMotion, way],
@@ -78,7 +76,10 @@ export function Stage(props: StageProps) {
           onChange={(id) => onBeside(id || null)}
         />
       </div>
-      <div ref={room} className="flex min-h-0 grow items-center justify-center gap-4 overflow-hidden">
+      <div
+        ref={room}
+        className={`flex min-h-0 grow items-center justify-center gap-4 overflow-hidden ${isUnder ? "flex-col gap-2" : ""}`}
+      >
         {scale > 0 && (
           <>
             <StageDevice moving={staged.moving} plays={time.clock} scale={scale} label={`${motion.name} on a device`} />
@@ -90,7 +91,7 @@ export function Stage(props: StageProps) {
                 label={`${besideMotion.name} beside it`}
               />
             ) : (
-              <Layers {...props} />
+              <Layers {...props} isUnder={isUnder} />
             )}
           </>
         )}
@@ -99,6 +100,20 @@ export function Stage(props: StageProps) {
     </section>
   );
 }
+
+/** Room for what is said of the layers, beside a device or under it, px. */
+const saidBeside = 232;
+const saidUnder = { wide: 128, narrow: 204 };
+
+/** How large a device can be, and whether what is said of its layers stands under it: where it is larger so. */
+const fitting = (room: Size | null, view: View, count: number): { scale: number; isUnder: boolean } => {
+  if (!room) return { scale: 0, isUnder: false };
+  const scaleIn = (width: number, height: number) => Math.min((width - 4) / view.width, (height - 4) / view.height, 1);
+  if (count > 1) return { scale: scaleIn((room.width - 16) / count, room.height), isUnder: false };
+  const beside = scaleIn(room.width - saidBeside, room.height);
+  const under = scaleIn(room.width, room.height - (room.width < 440 ? saidUnder.narrow : saidUnder.wide));
+  return under > beside ? { scale: under, isUnder: true } : { scale: beside, isUnder: false };
+};
 
 const inWords = (layer: LayerSample): string =>
   (Object.keys(trackProperties) as TrackProperty[])
@@ -110,7 +125,7 @@ const inWords = (layer: LayerSample): string =>
     .join("  ") || "in its place";
 
 /** What each layer does at the moment, and how the stage goes by. */
-function Layers({ frame, example, staged, time, onDevice }: StageProps) {
+function Layers({ frame, example, staged, time, onDevice, isUnder }: StageProps & { isUnder: boolean }) {
   const at = useStageTime(time, (shown) => shown.time);
   const { move } = example;
   const sides = [
@@ -118,15 +133,20 @@ function Layers({ frame, example, staged, time, onDevice }: StageProps) {
     { side: move.leaving, what: "is covered or goes", edge: "border-l-saffron" },
   ];
   return (
-    <div className="flex w-52 shrink-0 flex-col gap-2 self-start pt-2">
-      <h2 className="font-semibold">
+    <div
+      className={`flex shrink-0 flex-wrap gap-2 ${isUnder ? "w-full items-start justify-center" : "w-52 flex-col flex-nowrap self-start pt-2"}`}
+    >
+      <h2 className={`font-semibold ${isUnder ? "sr-only" : ""}`}>
         Layers at <span className="mono">{Math.round(at)}</span> ms
       </h2>
       {sides.map(({ side, what, edge }) => {
         const mover = side && staged.moving.movers.get(layerId(side.key));
         return (
           side && (
-            <div key={side.key} className={`rounded-sm border border-l-4 border-rule bg-plate-2 px-2 py-1 ${edge}`}>
+            <div
+              key={side.key}
+              className={`rounded-sm border border-l-4 border-rule bg-plate-2 px-2 py-1 ${isUnder ? "min-w-40 grow basis-40" : ""} ${edge}`}
+            >
               <p className="truncate font-semibold">
                 {plainName(frame, side.node)} <span className="font-normal text-ink-2">{what}</span>
               </p>
@@ -139,7 +159,7 @@ function Layers({ frame, example, staged, time, onDevice }: StageProps) {
       <Button className="self-start" onClick={onDevice} title="Puts the live device where this move begins">
         To the live device
       </Button>
-      {staged.turnedAt !== null && (
+      {staged.turnedAt !== null && !isUnder && (
         <p className="text-ink-2">Turned round at {staged.turnedAt} ms: from where each layer is, with its speed.</p>
       )}
     </div>
