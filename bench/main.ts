@@ -5,6 +5,7 @@ import { editingFigures } from "./editing.js";
 import { engineFigures } from "./engine.js";
 import { linkFigures } from "./links.js";
 import type { Figure } from "./measure.js";
+import { motionFigures } from "./motion.js";
 import { pageFigures } from "./page.js";
 import { planFigures } from "./plan.js";
 import { serverFigures } from "./server.js";
@@ -18,6 +19,7 @@ const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   page: pageFigures,
   editing: editingFigures,
   sizes: sizesFigures,
+  motion: motionFigures,
 };
 const asked = process.argv.slice(2).filter((name) => name in parts);
 const rounded = (value: number): string =>

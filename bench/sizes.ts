@@ -106,14 +106,16 @@ const followed = async (url: string): Promise<{ times: number[]; longest: number
       });
     const onAll = (isThere: boolean) =>
       [...document.querySelectorAll("[data-sized]")].every(
-        (one) => (one.querySelector('[data-screen="night"]') !== null) === isThere,
+        (one) => (one.querySelector('[data-screen="night"]:not([data-leaving] *)') !== null) === isThere,
       );
     const times: number[] = [];
     for (let i = 0; i < 64; i += 1) {
       const opens = i % 2 === 0;
       const device = sure(document.querySelector("[data-sized]"));
       const target = sure(
-        device.querySelector<HTMLElement>(opens ? `[data-row="${1 + (i % 5)}"]` : "[data-device] [data-back]"),
+        device.querySelector<HTMLElement>(
+          `${opens ? `[data-row="${1 + (i % 5)}"]` : "[data-device] [data-back]"}:not([data-leaving] *)`,
+        ),
       );
       const began = performance.now();
       target.dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }));

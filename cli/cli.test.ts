@@ -187,6 +187,7 @@ describe("motion", () => {
   test("measures a motion of the frame in place of the built-in one of the same name", async () => {
     const own = changed((frame) => {
       frame.motions = {
+        ...frame.motions,
         dissolve: {
           name: "Ours",
           forward: {

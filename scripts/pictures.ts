@@ -91,7 +91,9 @@ await take("routes.png", "/f/allotment-diary/plan?at=details&in=meTab", "light",
   '[data-node="offer"]',
   { keys: "r" },
 ]);
-await take("find.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "dark", [{ keys: "Control+k" }, { type: "pl" }]);
+await take("motion.png", "/f/allotment-diary/motion?on=swipe&move=plotsTab.plot", "light", [
+  "[aria-label='Still at 97 ms']",
+]);
 await take("sizes.png", "/f/night-sky-log/sizes", "light", ["[data-sized] [data-row='3']", "[data-cell='0 1']"]);
 await take("state.png", "/f/allotment-diary/state", "light", [
   "[data-device] [role=timer] ~ button + button",

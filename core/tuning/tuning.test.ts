@@ -6,7 +6,7 @@ import type { Frame } from "../frame/types.js";
 import { viewOf } from "../frame/view.js";
 import { applyEdit } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
-import { faultsOf } from "../faults/index.js";
+import { faultsOf } from "../faults/faults.js";
 import { measure } from "../motion/measure.js";
 import { movesBetween } from "../navigate/moves.js";
 import { anyFrame } from "../testing/arbitrary.js";

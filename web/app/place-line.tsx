@@ -17,9 +17,9 @@ export function PlaceLine() {
           to={addressOf(id)}
           title={says}
           aria-current={id === at ? "page" : undefined}
-          className="flex items-center gap-1.5 border-b-[3px] border-transparent px-2 pt-[3px] hover:bg-plate-1 aria-[current=page]:border-petrol aria-[current=page]:font-semibold aria-[current=page]:text-petrol"
+          className="flex items-center gap-1.5 border-b-[3px] border-transparent px-2 pt-[3px] max-[820px]:px-1 hover:bg-plate-1 aria-[current=page]:border-petrol aria-[current=page]:font-semibold aria-[current=page]:text-petrol"
         >
-          <span className="mono">{i + 1}</span> {label}
+          <span className="mono max-[820px]:hidden">{i + 1}</span> {label}
           {id === "links" && (
             <Suspense fallback={null}>
               <LinksHealth />

@@ -1,5 +1,5 @@
 import { Popover } from "radix-ui";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import useSWR from "swr";
 import { request } from "../data/request.js";
 import { Icon } from "./icon.js";
@@ -59,6 +59,12 @@ function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
   });
   const icons = useMemo(() => names.map((name) => ({ name, label: words(name) })), [names]);
   const found = useMemo(() => ranked(icons, words(text)).slice(0, most), [icons, text]);
+  /** Enter came before the icons did: it holds for what is found then. */
+  const [isAsked, setAsked] = useState(false);
+  const first = found[0]?.name;
+  useEffect(() => {
+    if (isAsked && first !== undefined) onPick(first);
+  }, [isAsked, first]);
   return (
     <>
       <input
@@ -67,13 +73,16 @@ function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
         placeholder={`Find among ${names.length} icons`}
         className="mb-2 h-7 w-full rounded-sm border border-field bg-plate-1 px-1.5"
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => {
+          setText(event.target.value);
+          setAsked(false);
+        }}
         onKeyDown={(event) => {
           if (event.key !== "Enter") return;
           // what gets the focus is not pressed by the same Enter
           event.preventDefault();
           // nothing is taken that nobody asked for
-          if (text.trim() !== "" && found[0]) onPick(found[0].name);
+          if (text.trim() !== "") setAsked(true);
         }}
       />
       <ul className="grid max-h-56 grid-cols-6 gap-0.5 overflow-y-auto">
