@@ -52,7 +52,8 @@ export function IconPicker({ label, value, onPick, placeholder = "none" }: IconP
   );
 }
 
-function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
+/** What is typed, the icons that are found by it, and taking the first of them. */
+const useFound = (onPick: IconPickerProps["onPick"]) => {
   const [text, setText] = useState("");
   const { data: names = [] } = useSWR("/icons/names", (path: string) => request<string[]>(path), {
     revalidateOnFocus: false,
@@ -65,24 +66,30 @@ function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
   useEffect(() => {
     if (isAsked && first !== undefined) onPick(first);
   }, [isAsked, first]);
+  const type = (next: string) => {
+    setText(next);
+    setAsked(false);
+  };
+  return { text, type, found, count: names.length, takeFirst: () => setAsked(true) };
+};
+
+function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
+  const { text, type, found, count, takeFirst } = useFound(onPick);
   return (
     <>
       <input
         autoFocus
         aria-label="Find an icon by its name"
-        placeholder={`Find among ${names.length} icons`}
+        placeholder={`Find among ${count} icons`}
         className="mb-2 h-7 w-full rounded-sm border border-field bg-plate-1 px-1.5"
         value={text}
-        onChange={(event) => {
-          setText(event.target.value);
-          setAsked(false);
-        }}
+        onChange={(event) => type(event.target.value)}
         onKeyDown={(event) => {
           if (event.key !== "Enter") return;
           // what gets the focus is not pressed by the same Enter
           event.preventDefault();
           // nothing is taken that nobody asked for
-          if (text.trim() !== "") setAsked(true);
+          if (text.trim() !== "") takeFirst();
         }}
       />
       <ul className="grid max-h-56 grid-cols-6 gap-0.5 overflow-y-auto">

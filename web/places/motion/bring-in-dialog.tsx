@@ -37,14 +37,11 @@ const motionsOf = async (id: string): Promise<TokensRead> => {
   return { motions, left };
 };
 
-/** Brings in motions from a file of design tokens or from another frame: what they come to is seen before anything changes. */
-export default function BringInDialog({ frame, id, onClose, onBrought }: BringInDialogProps) {
+/** What was read, which of it is wanted, and bringing that into the frame. */
+const useBringIn = ({ frame, onClose, onBrought }: BringInDialogProps) => {
   const { editing } = useOpenFrame();
-  const { data: shelf = [] } = useShelf();
   const [read, setRead] = useState<TokensRead | null>(null);
-  const [from, setFrom] = useState("");
   const [without, setWithout] = useState<ReadonlySet<Id>>(new Set());
-  const others = shelf.filter((row) => row.id !== id && row.deleted === null);
   const take = async (work: () => Promise<TokensRead>) => {
     setWithout(new Set());
     try {
@@ -69,6 +66,21 @@ export default function BringInDialog({ frame, id, onClose, onBrought }: BringIn
     onBrought(first.id);
     onClose();
   };
+  return { read, take, without, setWithout, chosen, bring };
+};
+
+const readFile = async (file: File): Promise<TokensRead> =>
+  file.size > mostBytes
+    ? { motions: [], left: [{ pointer: "", why: `${file.name} is larger than 4 MB` }] }
+    : readMotionTokens(await file.text());
+
+/** Brings in motions from a file of design tokens or from another frame: what they come to is seen before anything changes. */
+export default function BringInDialog(props: BringInDialogProps) {
+  const { id, onClose } = props;
+  const { data: shelf = [] } = useShelf();
+  const [from, setFrom] = useState("");
+  const { read, take, without, setWithout, chosen, bring } = useBringIn(props);
+  const others = shelf.filter((row) => row.id !== id && row.deleted === null);
   return (
     <PanelDialog
       title="Bring in motions"
@@ -81,13 +93,7 @@ export default function BringInDialog({ frame, id, onClose, onBrought }: BringIn
           <ChooseFile
             label="A file of design tokens"
             accept=".json,.tokens,application/json"
-            onFile={(file) =>
-              void take(async () =>
-                file.size > mostBytes
-                  ? { motions: [], left: [{ pointer: "", why: `${file.name} is larger than 4 MB` }] }
-                  : readMotionTokens(await file.text()),
-              )
-            }
+            onFile={(file) => void take(() => readFile(file))}
           />
           <span className="text-ink-2">or from</span>
           <Select

@@ -22,23 +22,20 @@ const within = ([x1, y1, x2, y2]: Points): Points => {
   return [x(x1), y(y1), x(x2), y(y2)];
 };
 
-/** A curve by its two handles, dragged or moved by arrows, and by its four numbers. */
-export function CurveField({ name, bezier, onTry, onPut }: CurveFieldProps) {
+type Which = 0 | 1;
+
+/** Dragging the handles of a curve, and moving them by arrows. */
+const useHandles = ({ bezier, onTry, onPut }: CurveFieldProps) => {
   const [dragged, setDragged] = useState<Points | null>(null);
-  const shown = dragged ?? bezier;
-  const px = (x: number, y: number): readonly [number, number] => [x * side, beyond + (1 - y) * side];
-  const [x1, y1, x2, y2] = shown;
-  const [a, b] = [px(x1, y1), px(x2, y2)];
-  const [from, to] = [px(0, 0), px(1, 1)];
-  const moved = (handle: 0 | 1, dx: number, dy: number): Points => {
+  const moved = (handle: Which, dx: number, dy: number): Points => {
     const next: Points = [...bezier];
     next[handle * 2] = (bezier[handle * 2] ?? 0) + dx;
     next[handle * 2 + 1] = (bezier[handle * 2 + 1] ?? 0) + dy;
     return within(next);
   };
-  const hold = (handle: 0 | 1) => (event: PointerEvent) => {
+  const hold = (handle: Which) => (event: PointerEvent<SVGElement>) => {
     event.preventDefault();
-    (event.currentTarget as SVGElement).focus();
+    event.currentTarget.focus();
     const [startX, startY] = [event.clientX, event.clientY];
     let next: Points = bezier;
     followPointer(
@@ -54,7 +51,7 @@ export function CurveField({ name, bezier, onTry, onPut }: CurveFieldProps) {
       },
     );
   };
-  const keys = (handle: 0 | 1) => (event: KeyboardEvent) => {
+  const keys = (handle: Which) => (event: KeyboardEvent) => {
     const by = event.shiftKey ? 0.1 : 0.02;
     const steps: Readonly<Record<string, readonly [number, number]>> = {
       ArrowLeft: [-by, 0],
@@ -67,35 +64,17 @@ export function CurveField({ name, bezier, onTry, onPut }: CurveFieldProps) {
     event.preventDefault();
     onPut(moved(handle, ...step));
   };
-  const handle = (which: 0 | 1, [x, y]: readonly [number, number]) => (
-    <circle
-      role="slider"
-      tabIndex={0}
-      aria-label={`${name}: ${which === 0 ? "first" : "second"} handle`}
-      aria-valuenow={shown[which * 2 + 1]}
-      aria-valuetext={`${shown[which * 2]} across, ${shown[which * 2 + 1]} up`}
-      cx={x}
-      cy={y}
-      r={6.5}
-      fill="var(--plate-2)"
-      stroke="var(--petrol)"
-      strokeWidth={2.5}
-      className="cursor-grab"
-      onPointerDown={hold(which)}
-      onKeyDown={keys(which)}
-    />
-  );
-  const number = (i: 0 | 1 | 2 | 3) => (
-    <NumberLine
-      key={i}
-      label={`${name}: ${["x of the first", "y of the first", "x of the second", "y of the second"][i]} handle`}
-      value={shown[i]}
-      step={0.01}
-      least={i % 2 === 0 ? 0 : -5}
-      most={i % 2 === 0 ? 1 : 5}
-      onDone={(value) => onPut(bezier.map((each, n) => (n === i ? value : each)) as Points)}
-    />
-  );
+  return { shown: dragged ?? bezier, hold, keys };
+};
+
+const px = (x: number, y: number): readonly [number, number] => [x * side, beyond + (1 - y) * side];
+
+/** A curve by its two handles, dragged or moved by arrows, and by its four numbers. */
+export function CurveField(props: CurveFieldProps) {
+  const { name, bezier, onPut } = props;
+  const { shown, hold, keys } = useHandles(props);
+  const [x1, y1, x2, y2] = shown;
+  const ends = [px(x1, y1), px(x2, y2)] as const;
   return (
     <div className="flex gap-3">
       <svg
@@ -104,22 +83,57 @@ export function CurveField({ name, bezier, onTry, onPut }: CurveFieldProps) {
         viewBox={`-7 0 ${side + 14} ${side + 2 * beyond}`}
         className="shrink-0 touch-none overflow-visible"
       >
-        <rect x={0} y={beyond} width={side} height={side} fill="var(--plate-2)" stroke="var(--rule)" />
-        <path
-          d={`M${from[0]} ${from[1]}L${a[0]} ${a[1]}M${to[0]} ${to[1]}L${b[0]} ${b[1]}`}
-          stroke="var(--ink-2)"
-          strokeWidth={1}
-        />
-        <path
-          d={`M${from[0]} ${from[1]}C${a[0]} ${a[1]} ${b[0]} ${b[1]} ${to[0]} ${to[1]}`}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth={2}
-        />
-        {handle(0, a)}
-        {handle(1, b)}
+        <Lines first={ends[0]} second={ends[1]} />
+        {([0, 1] as const).map((which) => (
+          <circle
+            key={which}
+            role="slider"
+            tabIndex={0}
+            aria-label={`${name}: ${which === 0 ? "first" : "second"} handle`}
+            aria-valuenow={shown[which * 2 + 1]}
+            aria-valuetext={`${shown[which * 2]} across, ${shown[which * 2 + 1]} up`}
+            cx={ends[which][0]}
+            cy={ends[which][1]}
+            r={6.5}
+            fill="var(--plate-2)"
+            stroke="var(--petrol)"
+            strokeWidth={2.5}
+            className="cursor-grab"
+            onPointerDown={hold(which)}
+            onKeyDown={keys(which)}
+          />
+        ))}
       </svg>
-      <div className="grid min-w-0 grow content-center gap-1">{([0, 1, 2, 3] as const).map(number)}</div>
+      <div className="grid min-w-0 grow content-center gap-1">
+        {numbers.map((label, i) => (
+          <NumberLine
+            key={label}
+            label={`${name}: ${label} handle`}
+            value={shown[i] ?? 0}
+            step={0.01}
+            least={i % 2 === 0 ? 0 : -5}
+            most={i % 2 === 0 ? 1 : 5}
+            onDone={(value) => onPut(bezier.map((each, n) => (n === i ? value : each)) as Points)}
+          />
+        ))}
+      </div>
     </div>
+  );
+}
+
+const numbers = ["x of the first", "y of the first", "x of the second", "y of the second"] as const;
+
+type Place = readonly [number, number];
+const at = ([x, y]: Place): string => `${x} ${y}`;
+
+/** The curve in its square, and its handles' arms. */
+function Lines({ first, second }: { first: Place; second: Place }) {
+  const [from, to] = [px(0, 0), px(1, 1)];
+  return (
+    <>
+      <rect x={0} y={beyond} width={side} height={side} fill="var(--plate-2)" stroke="var(--rule)" />
+      <path d={`M${at(from)}L${at(first)}M${at(to)}L${at(second)}`} stroke="var(--ink-2)" strokeWidth={1} />
+      <path d={`M${at(from)}C${at(first)} ${at(second)} ${at(to)}`} fill="none" stroke="var(--ink)" strokeWidth={2} />
+    </>
   );
 }

@@ -54,15 +54,23 @@ export const lengthOf = (frame: Frame, id: Id): number => {
 };
 
 /** What a track moves, with the unit of its values. */
-export const trackProperties: Readonly<
-  Record<Track["property"], { label: string; unit: string; step: number; rest: number }>
-> = {
-  x: { label: "across", unit: "%", step: 1, rest: 0 },
-  y: { label: "down", unit: "%", step: 1, rest: 0 },
-  scale: { label: "size", unit: "×", step: 0.01, rest: 1 },
-  opacity: { label: "opacity", unit: "", step: 0.01, rest: 1 },
-  turn: { label: "turn", unit: "°", step: 1, rest: 0 },
+export const trackProperties: Readonly<Record<Track["property"], TrackWords>> = {
+  x: { label: "across", unit: "%", step: 1, rest: 0, least: -400, most: 400 },
+  y: { label: "down", unit: "%", step: 1, rest: 0, least: -400, most: 400 },
+  scale: { label: "size", unit: "×", step: 0.01, rest: 1, least: 0, most: 10 },
+  opacity: { label: "opacity", unit: "", step: 0.01, rest: 1, least: 0, most: 1 },
+  turn: { label: "turn", unit: "°", step: 1, rest: 0, least: -360, most: 360 },
 };
+interface TrackWords {
+  label: string;
+  unit: string;
+  /** What an arrow changes a value by. */
+  step: number;
+  /** Where nothing is moved. */
+  rest: number;
+  least: number;
+  most: number;
+}
 
 /** The kinds of eases, the plain one first. */
 export type EaseKind = "linear" | "bezier" | "spring" | "steps";

@@ -9,6 +9,7 @@ import {
   type Motion,
   motionAt,
   type MoveExample,
+  shapeOf,
   type Toward,
   type View,
 } from "../../../core/index.js";
@@ -131,7 +132,7 @@ function Tuned({ frame, view, asked, example, onAsk }: TunedProps) {
   const { shown, tryOut, put } = useTuning(id, motion);
   const [beside, setBeside] = useState<Id | null>(null);
   const [chosen, setChosen] = useState<TrackPlace | null>(null);
-  const [toward, setToward] = useState<Toward>("forward");
+  const toward: Toward = stage === "back" ? "back" : "forward";
   const time = useNewStageTime();
   useSpace(time);
   const staged = useMemo(() => stagedMove(frame, view, example, shown, stage), [frame, view, example, shown, stage]);
@@ -139,16 +140,12 @@ function Tuned({ frame, view, asked, example, onAsk }: TunedProps) {
   useStagedTime(time, staged);
   const besideMotion = beside === null ? null : (motionAt(frame, beside) ?? null);
   if (!move) return null;
-  const kind = move.kind;
   return (
     <div className="grid min-h-0 min-w-0 grow grid-cols-[minmax(310px,1fr)_minmax(230px,404px)] grid-rows-[minmax(0,1fr)_auto]">
       <Stage
         {...{ frame, view, example, id, motion: shown, time, staged, beside, besideMotion }}
         way={stage}
-        onWay={(way) => {
-          onAsk({ stage: way });
-          if (way !== "turned") setToward(way);
-        }}
+        onWay={(way) => onAsk({ stage: way })}
         onBeside={setBeside}
         onDevice={() => live.goAlong(example.before, [])}
       />
@@ -156,8 +153,8 @@ function Tuned({ frame, view, asked, example, onAsk }: TunedProps) {
         <Heading frame={frame} id={id} motion={motion} onPut={put} />
         <Numbers
           motion={shown}
-          toward={stage === "back" ? "back" : "forward"}
-          kind={kind}
+          toward={toward}
+          kind={move.kind}
           edge={lensOf(frame, view).look(move.node).edge}
           onPut={put}
         />
@@ -174,24 +171,24 @@ function Tuned({ frame, view, asked, example, onAsk }: TunedProps) {
         <TrackTable
           {...{ motion: shown, toward, time, chosen }}
           length={staged.turnedAt === null ? staged.length : staged.length - staged.turnedAt}
-          onToward={(next) => {
-            setToward(next);
-            onAsk({ stage: next });
-          }}
+          onToward={(next) => onAsk({ stage: next })}
           onChoose={setChosen}
           onTry={tryOut}
           onPut={put}
         />
-        <EasePanel motion={shown} chosen={chosen ?? firstTrack(shown)} onTry={tryOut} onPut={put} />
+        <EasePanel motion={shown} chosen={chosenTrack(shown, toward, chosen)} onTry={tryOut} onPut={put} />
       </div>
     </div>
   );
 }
 
-const firstTrack = ({ forward }: Motion): TrackPlace | null => {
-  const layer = forward.incoming.length > 0 ? "incoming" : "outgoing";
-  const [track] = forward[layer];
-  return track ? { toward: "forward", layer, property: track.property } : null;
+/** The track that is chosen, as it is on the way that is looked at; where that has none of the kind, its first. */
+const chosenTrack = (motion: Motion, toward: Toward, chosen: TrackPlace | null): TrackPlace | null => {
+  const shape = shapeOf(motion, toward);
+  if (chosen && shape[chosen.layer].some(({ property }) => property === chosen.property)) return { ...chosen, toward };
+  const layer = shape.incoming.length > 0 ? "incoming" : "outgoing";
+  const [track] = shape[layer];
+  return track ? { toward, layer, property: track.property } : null;
 };
 
 interface HeadingProps {
