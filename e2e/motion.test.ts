@@ -186,6 +186,37 @@ test("a finger leads the way back and lets go of it, or goes on with its speed",
   expect(await layers()).toEqual({ leaving: 0, running: 0 });
 });
 
+test("a sheet goes with the finger below its lowest height, comes back where it is let go early, and is gone by a flick", async () => {
+  await me.go("/f/allotment-diary/plan");
+  await me.click(`${device} [data-row="3"]`);
+  await me.waitTop("plot");
+  await atRest();
+  await me.click(`${device} [data-action="log"]`);
+  const sheet = `${device} [data-overlay=sheet]`;
+  await me.see(sheet);
+  await atRest();
+  const top = () => me.page.$eval(sheet, (each) => Math.round(each.getBoundingClientRect().y));
+  const grip = (await (await me.see(`${device} [data-grip]`)).boundingBox())!;
+  const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
+  const began = await top();
+  await me.page.mouse.move(x, y);
+  await me.page.mouse.down();
+  await me.page.mouse.move(x, y + 50, { steps: 4 });
+  expect(Math.abs((await top()) - began - 50)).toBeLessThan(3);
+  // it rests there, and so is let go without any speed
+  await me.page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 250)));
+  await me.page.mouse.up();
+  await atRest();
+  expect(await top()).toBe(began);
+  await me.page.mouse.move(x, y);
+  await me.page.mouse.down();
+  await me.page.mouse.move(x, y + 140, { steps: 3 });
+  await me.page.mouse.up();
+  await me.page.waitForFunction((css) => document.querySelector(`${css}:not([data-leaving] *)`) === null, {}, sheet);
+  await atRest();
+  expect(await layers()).toEqual({ leaving: 0, running: 0 });
+});
+
 test("where the page asks for reduced motion, devices show the app's calm one", async () => {
   await me.page.emulateMediaFeatures([{ name: "prefers-reduced-motion", value: "reduce" }]);
   await pace(0.1).catch(() => undefined);

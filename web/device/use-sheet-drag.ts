@@ -36,7 +36,8 @@ export const useSheetDrag = (scale: number, away: SheetAway): SheetDrag => {
   latest.current = { scale, away };
 
   return useMemo(() => {
-    const set = (key: number, height: number) => setHeights((now) => new Map(now).set(key, height));
+    const set = (key: number, height: number) =>
+      setHeights((now) => (now.get(key) === height ? now : new Map(now).set(key, height)));
     const handle: SheetDrag["handle"] = (sheet, frame, view) => ({
       onPointerDown: (event) => {
         if (event.button !== 0 || (event.target instanceof Element && event.target.closest("button"))) return;

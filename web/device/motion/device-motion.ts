@@ -32,6 +32,9 @@ interface Leading {
   isEnding: boolean;
 }
 
+/** So many moves are shown one after another; of a longer way the last ones. */
+const mostLegs = 3;
+
 /** An event after which the app is another one: nothing moves from the one to the other. */
 const beginsAnew = ({ event }: DeviceStep): boolean =>
   event.do === "kill" || (event.do === "link" && event.start === "cold");
@@ -100,14 +103,17 @@ export class DeviceMotion implements Plays {
 
   private next(moving: Moving, was: Shot, shot: Shot, steps: readonly DeviceStep[]): Moving {
     const { leading } = this;
+    const isSame = shot.state === was.state && shot.view === was.view && shot.frame === was.frame;
+    if (isSame && leading) {
+      // drawn anew while a finger leads: that is what it comes back to
+      leading.before = shot;
+      return moving;
+    }
     this.waiting = [];
     this.leading = null;
     if (this.pace === 0) return still(shot);
-    if (shot.state === was.state) {
-      if (leading) return still(shot);
-      const isSame = shot.view === was.view && shot.frame === was.frame;
-      return isSame ? withShot(moving, shot) : begin(moving, shot, { by: "view" }, this.now());
-    }
+    if (isSame) return withShot(moving, shot);
+    if (shot.state === was.state) return leading ? still(shot) : begin(moving, shot, { by: "view" }, this.now());
     if (leading?.isEnding) return withShot(letGo(moving, this.now()), shot);
     const made = steps === this.steps ? [] : steps;
     if (made.at(-1)?.step.state !== shot.state || made.some(beginsAnew)) return still(shot);
@@ -126,15 +132,15 @@ export class DeviceMotion implements Plays {
         before = state;
         return isOther ? [{ state, led: { by: "moves" as const, moves } }] : [];
       });
-    const shots = legs.map(({ state, led }) => ({
-      shot: state === shot.state ? shot : shotOf(shot.frame, state, shot.view),
-      led,
-    }));
-    const last = shots.at(-1);
+    const shotAt = (state: State): Shot => (state === shot.state ? shot : shotOf(shot.frame, state, shot.view));
+    const [first, ...others] = legs.slice(-mostLegs).map(({ state, led }) => ({ shot: shotAt(state), led }));
+    const last = others.at(-1) ?? first;
+    // what is told after the last move, as a scroll, is there with it
     if (last) last.shot = shot;
-    const [first, ...others] = shots;
     this.waiting = others;
-    return begin(moving, first?.shot ?? shot, first?.led ?? { by: "moves", moves: [] }, this.now());
+    const skipped = legs.at(-mostLegs - 1);
+    const from = skipped ? still(shotAt(skipped.state)) : moving;
+    return begin(from, first?.shot ?? shot, first?.led ?? { by: "moves", moves: [] }, this.now());
   }
 
   /** What is under way, each as far as the browser has it. */
