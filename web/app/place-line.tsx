@@ -1,9 +1,13 @@
-import { Suspense } from "react";
+import { type ReactNode, Suspense } from "react";
 import { Link } from "react-router";
 import { later } from "../parts/later.js";
-import { places, usePlace, usePlaceAddress } from "./places.js";
+import { type PlaceId, places, usePlace, usePlaceAddress } from "./places.js";
 
 const LinksHealth = later(() => import("../places/links/links-health.js"));
+const MotionHealth = later(() => import("../places/motion/motion-health.js"));
+
+/** What says of a place that something is wrong there, where something can be. */
+const healths: Partial<Record<PlaceId, ReactNode>> = { links: <LinksHealth />, motion: <MotionHealth /> };
 
 /** The places of the work by their numbers, each with its health. */
 export function PlaceLine() {
@@ -20,11 +24,7 @@ export function PlaceLine() {
           className="flex items-center gap-1.5 border-b-[3px] border-transparent px-2 pt-[3px] max-[820px]:px-1 hover:bg-plate-1 aria-[current=page]:border-petrol aria-[current=page]:font-semibold aria-[current=page]:text-petrol"
         >
           <span className="mono max-[820px]:hidden">{i + 1}</span> {label}
-          {id === "links" && (
-            <Suspense fallback={null}>
-              <LinksHealth />
-            </Suspense>
-          )}
+          {healths[id] && <Suspense fallback={null}>{healths[id]}</Suspense>}
         </Link>
       ))}
     </nav>

@@ -102,7 +102,9 @@ function LevelRow({ frame, move, step, isLit, isOver, target }: LevelRowProps) {
       className={`grid grid-cols-[minmax(0,1fr)_minmax(0,92px)_20px] items-center gap-x-1.5 rounded-sm border px-2 py-1 ${isLit ? "border-petrol bg-petrol-soft" : "border-transparent"}`}
     >
       <span className="min-w-0 leading-tight">
-        <span className={`block truncate ${isLit ? "font-semibold" : ""}`}>{name}</span>
+        <span className={`block truncate ${isLit ? "font-semibold" : ""}`} title={name}>
+          {name}
+        </span>
         <span className="block truncate text-[12px] text-ink-2">{says}</span>
       </span>
       {level ? (

@@ -7,12 +7,13 @@ import {
   type Motion,
   motionAt,
   motionIds,
+  targetsOf,
   type View,
   usesOf,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { Button } from "../../parts/button.js";
-import { lengthOf, usesWords } from "./motion-words.js";
+import { lengthOf, moveName, usesWords } from "./motion-words.js";
 import { MiniCurve } from "./mini-curve.js";
 
 export interface MotionListProps {
@@ -35,14 +36,25 @@ const copyOf = (frame: Frame, motion: Motion): { id: Id; motion: Motion } => {
   return { id: freeIdIn({ ...frame, nodes: {} }, name, taken), motion: { ...motion, name } };
 };
 
+/** Motions that are used on other targets alone, with the name of one. */
+const usedElsewhere = (frame: Frame, view: View): ReadonlyMap<Id, string> =>
+  new Map(
+    targetsOf(frame)
+      .filter((target) => target.id !== view.target)
+      .flatMap((target) =>
+        [...usesOf(frame, { ...view, target: target.id }).keys()].map((id) => [id, `on ${target.label}`]),
+      ),
+  );
+
 /** The motions there are: those of the app, then the built-in ones, each with where it is used and how long it takes. */
 export function MotionList({ frame, view, id, onPick, onBringIn, onOut }: MotionListProps) {
   const { editing } = useOpenFrame();
   const uses = useMemo(() => usesOf(frame, view), [frame, view]);
+  const elsewhere = useMemo(() => usedElsewhere(frame, view), [frame, view]);
   const ids = motionIds(frame);
   const own = ids.filter((each) => frame.motions?.[each]);
-  const used = ids.filter((each) => !own.includes(each) && uses.has(each));
-  const others = ids.filter((each) => !own.includes(each) && !uses.has(each));
+  const used = ids.filter((each) => !own.includes(each) && (uses.has(each) || elsewhere.has(each)));
+  const others = ids.filter((each) => !own.includes(each) && !used.includes(each));
   const copy = () => {
     const motion = motionAt(frame, id);
     if (!motion) return;
@@ -70,7 +82,8 @@ export function MotionList({ frame, view, id, onPick, onBringIn, onOut }: Motion
                     {...{ frame, onPick }}
                     id={each}
                     isChosen={each === id}
-                    uses={usesWords(uses.get(each) ?? [])}
+                    uses={uses.has(each) ? usesWords(uses.get(each) ?? []) : (elsewhere.get(each) ?? "not used")}
+                    where={(uses.get(each) ?? []).map((move) => moveName(frame, move)).join(", ")}
                   />
                 ))}
               </ul>
@@ -97,10 +110,12 @@ interface MotionRowProps {
   id: Id;
   isChosen: boolean;
   uses: string;
+  /** The moves that it is used for. */
+  where: string;
   onPick: (id: Id) => void;
 }
 
-function MotionRow({ frame, id, isChosen, uses, onPick }: MotionRowProps) {
+function MotionRow({ frame, id, isChosen, uses, where, onPick }: MotionRowProps) {
   const motion = motionAt(frame, id);
   if (!motion) return null;
   const replaces = frame.motions?.[id] !== undefined && Object.hasOwn(builtInMotions, id);
@@ -110,6 +125,7 @@ function MotionRow({ frame, id, isChosen, uses, onPick }: MotionRowProps) {
         type="button"
         aria-pressed={isChosen}
         data-motion={id}
+        title={where || undefined}
         className={`grid w-full grid-cols-[minmax(0,1fr)_40px_34px] items-center gap-1.5 rounded-sm border px-2 py-0.5 text-left ${isChosen ? "border-petrol bg-plate-2" : "border-transparent hover:bg-plate-0"}`}
         onClick={() => onPick(id)}
       >

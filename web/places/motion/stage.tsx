@@ -5,6 +5,7 @@ import {
   type Id,
   layerId,
   type LayerSample,
+  measure,
   type Motion,
   motionIds,
   moverAt,
@@ -42,7 +43,7 @@ export interface StageProps {
 
 /** The stage: the move on a device with the real screens, what each layer does, and stills of it. */
 export function Stage(props: StageProps) {
-  const { frame, view, example, motion, way, onWay, time, staged, beside, besideMotion, onBeside } = props;
+  const { frame, view, example, motion, way, time, staged, besideMotion } = props;
   const [room, size] = useSize();
   const count = besideMotion ? 2 : 1;
   const { scale, isUnder } = fitting(size, view, count);
@@ -52,47 +53,20 @@ export function Stage(props: StageProps) {
   );
   return (
     <section aria-label="Stage" className="flex min-h-0 min-w-0 grow flex-col gap-2 px-3.5 pt-2.5 pb-1.5">
-      <div className="flex flex-wrap items-center gap-2">
-        <h1 className="min-w-0 truncate text-[15px] font-semibold">{motion.name}</h1>
-        <Choice
-          label="Which way"
-          value={way}
-          options={[
-            { value: "forward", label: "forward" },
-            { value: "back", label: "back" },
-            { value: "turned", label: "turned round", says: "Back in the middle of it" },
-          ]}
-          onChange={onWay}
-        />
-        <span className="grow" />
-        <Select
-          label="Another motion beside it"
-          className="w-36"
-          value={beside ?? ""}
-          options={[
-            { value: "", label: "beside: nothing" },
-            ...motionIds(frame).map((id) => ({ value: id, label: `beside: ${motionName(frame, id)}` })),
-          ]}
-          onChange={(id) => onBeside(id || null)}
-        />
-      </div>
+      <StageHead {...props} />
       <div
         ref={room}
         className={`flex min-h-0 grow items-center justify-center gap-4 overflow-hidden ${isUnder ? "flex-col gap-2" : ""}`}
       >
-        {scale > 0 && (
+        {scale <= 0 ? null : other && besideMotion ? (
+          <>
+            <Compared {...{ time, way, scale }} motion={motion} staged={staged} />
+            <Compared {...{ time, way, scale }} motion={besideMotion} staged={other} />
+          </>
+        ) : (
           <>
             <StageDevice moving={staged.moving} plays={time.clock} scale={scale} label={`${motion.name} on a device`} />
-            {other && besideMotion ? (
-              <StageDevice
-                moving={other.moving}
-                plays={time.clock}
-                scale={scale}
-                label={`${besideMotion.name} beside it`}
-              />
-            ) : (
-              <Layers {...props} isUnder={isUnder} />
-            )}
+            <Layers {...props} isUnder={isUnder} />
           </>
         )}
       </div>
@@ -101,15 +75,72 @@ export function Stage(props: StageProps) {
   );
 }
 
+/** What is on the stage: which motion, which way, and what stands beside it. */
+function StageHead({ frame, motion, way, onWay, time, beside, onBeside }: StageProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <h1 className="min-w-0 truncate text-[15px] font-semibold">{motion.name}</h1>
+      <Choice
+        label="Which way"
+        value={way}
+        options={[
+          { value: "forward", label: "forward" },
+          { value: "back", label: "back" },
+          { value: "turned", label: "turned round", says: "Back in the middle of it" },
+        ]}
+        onChange={onWay}
+      />
+      {beside !== null && <Playing time={time} />}
+      <span className="grow" />
+      <Select
+        label="Another motion beside it"
+        className="w-36"
+        value={beside ?? ""}
+        options={[
+          { value: "", label: "beside: nothing" },
+          ...motionIds(frame).map((id) => ({ value: id, label: `beside: ${motionName(frame, id)}` })),
+        ]}
+        onChange={(id) => onBeside(id || null)}
+      />
+    </div>
+  );
+}
+
+interface ComparedProps {
+  motion: Motion;
+  staged: Staged;
+  time: StageTime;
+  way: StageWay;
+  scale: number;
+}
+
+/** One of two motions side by side, with what tells them apart in numbers. */
+function Compared({ motion, staged, time, way, scale }: ComparedProps) {
+  const { ms, bare, overshoot } = measure(motion, way === "back" ? "back" : "forward");
+  const percent = (share: number) => `${Math.round(share * 1000) / 10} %`;
+  return (
+    <figure className="flex flex-col items-center gap-1">
+      <StageDevice moving={staged.moving} plays={time.clock} scale={scale} label={`${motion.name} on a device`} />
+      <figcaption className="text-center leading-tight">
+        <b>{motion.name}</b> <span className="mono text-[12px]">{Math.round(ms)}</span> ms
+        <span className="block text-[12px] text-ink-2">
+          bare {percent(bare.share)} · beyond {percent(overshoot)}
+        </span>
+      </figcaption>
+    </figure>
+  );
+}
+
 /** Room for what is said of the layers, beside a device or under it, px. */
 const saidBeside = 232;
+const saidOfTwo = 44;
 const saidUnder = { wide: 128, narrow: 204 };
 
 /** How large a device can be, and whether what is said of its layers stands under it: where it is larger so. */
 const fitting = (room: Size | null, view: View, count: number): { scale: number; isUnder: boolean } => {
   if (!room) return { scale: 0, isUnder: false };
   const scaleIn = (width: number, height: number) => Math.min((width - 4) / view.width, (height - 4) / view.height, 1);
-  if (count > 1) return { scale: scaleIn((room.width - 16) / count, room.height), isUnder: false };
+  if (count > 1) return { scale: scaleIn((room.width - 16) / count, room.height - saidOfTwo), isUnder: false };
   const beside = scaleIn(room.width - saidBeside, room.height);
   const under = scaleIn(room.width, room.height - (room.width < 440 ? saidUnder.narrow : saidUnder.wide));
   return under > beside ? { scale: under, isUnder: true } : { scale: beside, isUnder: false };
