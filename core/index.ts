@@ -436,6 +436,8 @@ export {
   motionEdit,
   type MotionLevel,
   type MoveExample,
+  takeBackEdit,
+  takeOutMotion,
   usesOf,
   type Verdict,
   verdictsOf,

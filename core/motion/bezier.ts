@@ -42,20 +42,22 @@ export const bezierCurve = ([x1, y1, x2, y2]: BezierPoints): Curve => {
   };
   /** Where the tangent is level the span is halved as often as numbers allow. */
   const halved = (x: number, from: number, to: number): number => {
-    let [low, high] = [from, to];
-    for (;;) {
-      const u = (low + high) / 2;
-      if (u <= low || u >= high) return u;
+    let low = from;
+    let high = to;
+    let u = (low + high) / 2;
+    while (u > low && u < high) {
       if (((ax * u + bx) * u + cx) * u < x) low = u;
       else high = u;
+      u = (low + high) / 2;
     }
+    return u;
   };
   const us = new Float64Array(known + 1);
   us[known] = 1;
   for (let i = 1; i < known; i += 1) us[i] = solve(i / known, i / known, 0, 1);
   const parameter = (x: number): number => {
     const place = x * known;
-    const i = Math.floor(place);
+    const i = Math.min(known - 1, Math.floor(place));
     const from = us[i] as number;
     const to = us[i + 1] as number;
     return solve(x, from + (to - from) * (place - i), from, to);

@@ -10,7 +10,8 @@ import { type AppMove, openIn } from "./app-moves.js";
 /** Where a motion can be set: for all of the app, within a container, for a screen, for one way in. */
 export type MotionLevel = "app" | "container" | "screen" | "way";
 
-const withMotion = (action: Do, motion: Id | null): Do => {
+/** What an action does with another motion, or with none of its own. */
+export const withMotion = (action: Do, motion: Id | null): Do => {
   if (action.kind === "open") {
     const { motion: _, ...rest } = action;
     return motion === null ? rest : { ...rest, motion };

@@ -16,6 +16,7 @@ import { type AppMove, appMoves, cascadeFor, usesOf } from "./app-moves.js";
 import { contradictionsOf } from "./directions.js";
 import { exampleOf } from "./example.js";
 import { alikeEdit, exceptionsOf, motionEdit } from "./set-motion.js";
+import { takeBackEdit, takeOutMotion } from "./take-back.js";
 import { verdictsOf } from "./verdicts.js";
 
 const targets = [
@@ -116,6 +117,54 @@ describe("a motion is set", () => {
     const now = changed(frame, motionEdit(frame, moveOf(frame, "aTab.item"), "screen", "leaf"));
     for (const { edit } of exceptionsOf(now, "push").filter(({ action }) => action === null))
       expect(saidFor(changed(now, edit), "aTab.item")).toBe("slip by builtIn");
+  });
+  test("what is said of one target is taken back alone, then what is said of all", () => {
+    const push = moveOf(frame, "aTab.item");
+    let now = changed(frame, motionEdit(frame, push, "app", "lift"));
+    now = changed(now, motionEdit(now, push, "app", "still", "two"));
+    for (const id of ["near", "leaf"])
+      now = changed(now, motionEdit(now, push, "screen", id, id === "leaf" ? "two" : undefined));
+    expect([saidFor(now, "aTab.item"), saidFor(now, "aTab.item", "two")]).toEqual(["near by screen", "leaf by screen"]);
+    now = changed(now, takeBackEdit(now, at(now, "two"), push, "screen"));
+    expect([saidFor(now, "aTab.item"), saidFor(now, "aTab.item", "two")]).toEqual(["near by screen", "near by screen"]);
+    now = changed(now, takeBackEdit(now, at(now), push, "screen"));
+    expect([saidFor(now, "aTab.item"), saidFor(now, "aTab.item", "two")]).toEqual(["lift by app", "still by app"]);
+    now = changed(now, takeBackEdit(now, at(now, "two"), push, "app"));
+    expect([now.motion, now.vary]).toEqual([{ push: "lift" }, undefined]);
+    now = changed(now, takeBackEdit(now, at(now), push, "app"));
+    expect([now.motion, now.vary]).toEqual([undefined, undefined]);
+  });
+  test("what is said of one target alone leaves nothing behind when it is taken back", () => {
+    const push = moveOf(frame, "aTab.item");
+    for (const level of ["app", "screen", "container"] as const) {
+      const now = changed(frame, motionEdit(frame, push, level, "leaf", "two"));
+      expect(saidFor(now, "aTab.item", "two")).toBe(`leaf by ${level}`);
+      expect(changed(now, takeBackEdit(now, at(now, "two"), push, level))).toEqual(frame);
+    }
+  });
+  test("a motion that is taken out is named nowhere any more, and the frame stays sound", () => {
+    const leaf = { leaf2: { ...builtInMotions.leaf!, name: "Leaf 2" } };
+    let now: Frame = { ...frame, motions: leaf, calm: "leaf2", motion: { push: "leaf2", sheet: "rise" } };
+    for (const [level, target] of [
+      ["screen", undefined],
+      ["container", "two"],
+      ["app", "two"],
+      ["way", undefined],
+    ] as const) {
+      const edit = motionEdit(
+        now,
+        moveOf(now, level === "way" ? "app.cover.item.cover" : "aTab.item"),
+        level,
+        "leaf2",
+        target,
+      );
+      now = changed(now, edit);
+    }
+    expect(faultsOf(now)).toEqual([]);
+    const out = changed(now, takeOutMotion(now, "leaf2", false));
+    expect(JSON.stringify(out)).not.toContain("leaf2");
+    expect(out.motion).toEqual({ sheet: "rise" });
+    expect(faultsOf(out)).toEqual([]);
   });
   test("an id that is neither the frame's nor built in is a fault", () => {
     expect(faultsOf({ ...frame, motion: { push: "nowhere" } })[0]).toMatchObject({

@@ -11,7 +11,9 @@ import {
   motionIds,
   type MotionKind,
   type MotionLevel,
+  takeBackEdit,
   targetsOf,
+  type View,
   waysIn,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
@@ -22,12 +24,13 @@ import type { AskedMove, Asks } from "./use-asked-move.js";
 
 export interface CascadeColumnProps {
   frame: Frame;
+  view: View;
   asked: AskedMove;
   onAsk: (asks: Asks) => void;
 }
 
 /** A move of the app, chosen among all of them by their kind. */
-function MoveSelect({ frame, asked: { moves, move }, onAsk }: CascadeColumnProps) {
+function MoveSelect({ frame, asked: { moves, move }, onAsk }: Omit<CascadeColumnProps, "view">) {
   const kinds = [...new Set(moves.map(({ kind }) => kind))];
   return (
     <select
@@ -75,6 +78,7 @@ const settable = (step: CascadeStep, move: AppMove): MotionLevel | null =>
 
 interface LevelRowProps {
   frame: Frame;
+  view: View;
   move: AppMove;
   step: CascadeStep;
   /** It decides. */
@@ -85,15 +89,19 @@ interface LevelRowProps {
 }
 
 /** One level of the cascade: whose it is, which motion it says, and setting that there. */
-function LevelRow({ frame, move, step, isLit, isOver, target }: LevelRowProps) {
+function LevelRow({ frame, view, move, step, isLit, isOver, target }: LevelRowProps) {
   const { editing } = useOpenFrame();
   const [name, says] = levelWords(frame, step, move);
   const level = settable(step, move);
   const isUnknown = step.says !== null && !motionAt(frame, step.says);
   const set = (id: Id | null) => {
     const edit = level && motionEdit(frame, move, level, id, target);
-    const what = id === null ? `takes back the motion of ${name}` : `${name} moves by ${motionName(frame, id)}`;
+    const what = id === null ? `${name} says no motion` : `${name} moves by ${motionName(frame, id)}`;
     if (edit) editing.edit(edit, what);
+  };
+  const takeBack = () => {
+    const edit = level && takeBackEdit(frame, view, move, level);
+    if (edit) editing.edit(edit, `takes back the motion of ${name}`);
   };
   return (
     <li
@@ -130,9 +138,9 @@ function LevelRow({ frame, move, step, isLit, isOver, target }: LevelRowProps) {
         <button
           type="button"
           aria-label={`Take back what ${name} says`}
-          title="Take it back: the level below decides again"
+          title="Take it back: what is said of every target, else the level below, decides again"
           className="grid size-5 place-items-center rounded-sm text-ink-2 hover:bg-plate-0"
-          onClick={() => set(null)}
+          onClick={takeBack}
         >
           ×
         </button>
@@ -172,7 +180,7 @@ function Alike({ frame, kind, moves }: { frame: Frame; kind: MotionKind; moves: 
 
 /** Where a move has its motion from: every level that may say it, the one that decides lit. */
 export function CascadeColumn(props: CascadeColumnProps) {
-  const { frame, asked, onAsk } = props;
+  const { frame, view, asked, onAsk } = props;
   const { move, cascade, moves } = asked;
   const [target, setTarget] = useState("");
   const targets = targetsOf(frame);
@@ -192,7 +200,7 @@ export function CascadeColumn(props: CascadeColumnProps) {
         {cascade.steps.map((step, i) => (
           <LevelRow
             key={step.level}
-            {...{ frame, move, step }}
+            {...{ frame, view, move, step }}
             isLit={i === lit}
             isOver={i > lit}
             target={targets.some(({ id }) => id === target) ? target : undefined}

@@ -10,6 +10,7 @@ import {
   motionAt,
   type MoveExample,
   shapeOf,
+  takeOutMotion,
   type Toward,
   type View,
 } from "../../../core/index.js";
@@ -49,7 +50,7 @@ export default function MotionPlace() {
   return (
     <main aria-label="Motion" className="flex min-h-0 min-w-0 grow bg-page">
       <div className="flex w-60 shrink-0 flex-col gap-3.5 overflow-y-auto border-r border-ink px-3.5 pt-2.5 pb-4">
-        <CascadeColumn frame={frame} asked={asked} onAsk={ask} />
+        <CascadeColumn frame={frame} view={view} asked={asked} onAsk={ask} />
         <MotionList
           frame={frame}
           view={view}
@@ -204,9 +205,8 @@ function Heading({ frame, id, motion, onPut }: HeadingProps) {
   const own = frame.motions?.[id];
   const isBuiltIn = Object.hasOwn(builtInMotions, id);
   const takeOut = () => {
-    const { [id]: _, ...motions } = frame.motions ?? {};
     editing.edit(
-      { kind: "setFrame", key: "motions", ...(Object.keys(motions).length > 0 && { value: motions }) },
+      takeOutMotion(frame, id, isBuiltIn),
       isBuiltIn ? `${motion.name} is as built in again` : `takes out the motion ${motion.name}`,
     );
   };
@@ -225,7 +225,7 @@ function Heading({ frame, id, motion, onPut }: HeadingProps) {
         <Button
           tone="quiet"
           onClick={takeOut}
-          title={isBuiltIn ? "Takes back all that was changed of it" : "Takes it out of the app"}
+          title={isBuiltIn ? "Takes back all that was changed of it" : "Takes it out of the app, wherever it is named"}
         >
           {isBuiltIn ? "As built in" : "Take out"}
         </Button>
