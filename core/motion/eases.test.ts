@@ -103,7 +103,7 @@ describe("a spring", () => {
         const settled = settleTime(spring);
         // a spring that goes beyond by less than a thousandth does so once it counts as settled
         const looks = Array.from({ length: 4000 }, (_, i) => motion((3 * settled * i) / 4000).off);
-        expect(springOvershoot(spring)).toBeCloseTo(Math.max(0, ...looks), 3);
+        expect(springOvershoot(spring)).toBeCloseTo(Math.max(0, ...looks), 2);
         expect(springOvershoot(spring)).toBeGreaterThanOrEqual(Math.max(0, ...looks) - 1e-9);
       }),
     );
