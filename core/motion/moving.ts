@@ -130,15 +130,7 @@ class Beginning {
 
   /** A scrim goes with its overlay: as far as that has come by its first track. */
   private scrim(overlay: number, tracks: readonly Track[], { ms, isComing }: { ms: number; isComing: boolean }): void {
-    const [first] = tracks;
-    const track: Track = {
-      property: "opacity",
-      from: isComing ? 0 : 1,
-      to: isComing ? 1 : 0,
-      ms: first?.ms ?? ms,
-      ease: first?.ease ?? "linear",
-      ...(first?.delay !== undefined && { delay: first.delay }),
-    };
+    const track = fadeWith(tracks, ms, isComing);
     const parts = isComing ? this.after.parts : this.before.shot.parts;
     for (const { id, region } of parts)
       if (region.role === "scrim" && region.key === overlay && region.overlay === overlay)
@@ -203,16 +195,8 @@ class Beginning {
       const ms = shapeMs(shape);
       const key = drawer.region.key;
       const scrim = shot.parts.find(({ region }) => region.role === "scrim" && region.key === key && !region.overlay);
-      const [first] = tracks;
-      const fade: Track = {
-        property: "opacity",
-        from: isComing ? 0 : 1,
-        to: isComing ? 1 : 0,
-        ms: first?.ms ?? ms,
-        ease: first?.ease ?? "linear",
-      };
       this[isComing ? "move" : "leave"](drawer.id, tracks, ms, drawer.region);
-      if (scrim) this[isComing ? "move" : "leave"](scrim.id, [fade], ms, scrim.region);
+      if (scrim) this[isComing ? "move" : "leave"](scrim.id, [fadeWith(tracks, ms, isComing)], ms, scrim.region);
       if (isComing) for (const part of [drawer, scrim]) if (part) this.leaving.delete(part.id);
     }
   }
@@ -258,6 +242,16 @@ class Beginning {
     return { shot: this.after, movers: this.movers, gone };
   }
 }
+
+/** How a scrim appears or goes with what lies on it: as far as that has come by its first track. */
+const fadeWith = ([first]: readonly Track[], ms: number, isComing: boolean): Track => ({
+  property: "opacity",
+  from: isComing ? 0 : 1,
+  to: isComing ? 1 : 0,
+  ms: first?.ms ?? ms,
+  ease: first?.ease ?? "linear",
+  ...(first?.delay !== undefined && { delay: first.delay }),
+});
 
 const idsOf = (parts: readonly Part[]): ReadonlySet<MoverId> => new Set(parts.map(({ id }) => id));
 
