@@ -1,22 +1,22 @@
 import { useDeferredValue, useRef, useState } from "react";
 import { useEditing, useLive } from "../../app/open-frame.js";
-import { BenchFoot, type Tool } from "./bench-foot.js";
-import { PlanTree } from "./plan-tree.js";
-import { pressOn } from "./press.js";
-import { ReachSwitch } from "./reach-switch.js";
-import { SmallMap } from "./small-map.js";
-import { useClipboard } from "./use-clipboard.js";
-import { useFolds } from "./use-folds.js";
-import { useIntoSight } from "./use-into-sight.js";
-import { useMakeHere } from "./use-make.js";
-import { useOnTheWay } from "./use-on-the-way.js";
-import { usePicking } from "./use-picking.js";
-import { usePlanKeys } from "./use-plan-keys.js";
-import { useReached } from "./use-reach.js";
-import { useRenaming } from "./use-renaming.js";
-import { useSight } from "./use-sight.js";
-import { useStage } from "./use-stage.js";
-import { ZoomButtons } from "./zoom-buttons.js";
+import { BenchFoot, type Tool } from "./bench/bench-foot.js";
+import { PlanTree } from "./drawing/plan-tree.js";
+import { pressOn } from "./acting/press.js";
+import { ReachSwitch } from "./drawing/reach-switch.js";
+import { SmallMap } from "./drawing/small-map.js";
+import { useClipboard } from "./acting/use-clipboard.js";
+import { useFolds } from "./drawing/use-folds.js";
+import { useIntoSight } from "./drawing/use-into-sight.js";
+import { useMakeHere } from "./acting/use-make.js";
+import { useOnTheWay } from "./acting/use-on-the-way.js";
+import { usePicking } from "./acting/use-picking.js";
+import { usePlanKeys } from "./acting/use-plan-keys.js";
+import { useReached } from "./drawing/use-reach.js";
+import { useRenaming } from "./acting/use-renaming.js";
+import { useSight } from "./drawing/use-sight.js";
+import { useStage } from "./drawing/use-stage.js";
+import { ZoomButtons } from "./drawing/zoom-buttons.js";
 
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {

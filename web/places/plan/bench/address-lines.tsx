@@ -1,7 +1,7 @@
 import { nameOf, parentsOf } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { namesIn } from "../edits.js";
+import { namesIn } from "../acting/edits.js";
 import { useBench, useNodeOf } from "./bench-context.js";
 import { Line } from "./group.js";
 

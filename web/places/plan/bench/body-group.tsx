@@ -3,7 +3,7 @@ import { Button } from "../../../parts/button.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongWhole } from "../../../parts/wrong.js";
-import { namesIn } from "../edits.js";
+import { namesIn } from "../acting/edits.js";
 import { AddressLines } from "./address-lines.js";
 import { useBench, useNodeOf } from "./bench-context.js";
 import { NoteLine, TitleLine } from "./common-lines.js";

@@ -17,7 +17,7 @@ import {
 import { chosenValue, factOptions } from "../../../parts/fact-options.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
-import { namesIn } from "../edits.js";
+import { namesIn } from "../acting/edits.js";
 import { TemplateLine } from "./template-line.js";
 
 type DoSet = Extract<Do, { kind: "set" }>;

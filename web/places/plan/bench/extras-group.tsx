@@ -1,8 +1,8 @@
 import { useMemo } from "react";
 import { waysOut, waySays } from "../../../../core/index.js";
 import { Picker } from "../../../parts/picker.js";
-import { addWay } from "../edits.js";
-import { outMark } from "../pegs.js";
+import { addWay } from "../acting/edits.js";
+import { outMark } from "../drawing/pegs.js";
 import { ActionRows } from "./action-rows.js";
 import { useBench, useNodeOf } from "./bench-context.js";
 import { Group } from "./group.js";

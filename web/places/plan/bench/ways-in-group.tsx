@@ -13,7 +13,7 @@ import {
 } from "../../../../core/index.js";
 import { useBench } from "./bench-context.js";
 import { Group } from "./group.js";
-import { inMark } from "../pegs.js";
+import { inMark } from "../drawing/pegs.js";
 
 /** The ladder of one way in, in words; an app that was left has none. */
 const backSays = (frame: Frame, ladder: Ladder | null): string => {

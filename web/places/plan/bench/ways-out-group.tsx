@@ -12,8 +12,8 @@ import {
   waySays,
 } from "../../../../core/index.js";
 import { Picker, type PickerOption } from "../../../parts/picker.js";
-import { addWay, addWayToNew, freeActionId } from "../edits.js";
-import { outMark } from "../pegs.js";
+import { addWay, addWayToNew, freeActionId } from "../acting/edits.js";
+import { outMark } from "../drawing/pegs.js";
 import { ActionRows, WayRow } from "./action-rows.js";
 import { useBench, useNodeOf } from "./bench-context.js";
 import { Group } from "./group.js";

@@ -1,0 +1,205 @@
+import type { PanelProps } from "../panels/panel-props.js";
+import { type LazyExoticComponent, type ReactNode, Suspense, useState } from "react";
+import type { Frame, View } from "../../../../core/index.js";
+import { useOpenFrame, useSelection } from "../../../app/open-frame.js";
+import type { Chosen } from "../../../app/place.js";
+import type { Panel } from "../../../data/selection.js";
+import { Button } from "../../../parts/button.js";
+import { rememberFocus } from "../../../parts/focus-back.js";
+import type { Planned } from "../acting/edits.js";
+import { Said } from "../../../app/said.js";
+import { AddPicker } from "../panels/add-picker.js";
+import { Ledge } from "./ledge.js";
+import { later } from "../../../parts/later.js";
+import { Part } from "../../../parts/part.js";
+
+const Bench = later(() => import("./bench.js"));
+const SeveralBench = later(() => import("./several-bench.js"));
+const ChangeMenu = later(() => import("../panels/change-menu.js"));
+
+const panels: Record<Panel, LazyExoticComponent<(props: PanelProps) => ReactNode>> = {
+  theme: later(() => import("../panels/theme-groups.js")),
+  devices: later(() => import("../panels/device-groups.js")),
+  list: later(() => import("../panels/list-panel.js")),
+  routes: later(() => import("../panels/routes-panel.js")),
+};
+
+export type Tool = "add" | "change";
+
+export interface BenchFootProps {
+  frame: Frame;
+  view: View;
+  chosen: Chosen | null;
+  others: readonly Chosen[];
+  lit: string | null;
+  onLit: (mark: string | null) => void;
+  make: (planned: Planned | null) => boolean;
+  /** Makes something new, which is named at once. */
+  onAdd: (planned: Planned) => void;
+  onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
+  tool: Tool | null;
+  onTool: (tool: Tool | null) => void;
+}
+
+/** px. */
+const usual = 250;
+
+const keysSaid: [string, string][] = [
+  ["Arrows", "walk the plan"],
+  ["A", "adds anything"],
+  ["L", "takes a list"],
+  ["W", "changes your mind"],
+  ["Enter", "renames"],
+  ["P", "puts the device there"],
+  ["Ctrl K", "finds"],
+];
+
+/** The foot of the plan: what there is to say, and the bench with everything about what is chosen. */
+export function BenchFoot(props: BenchFootProps) {
+  const { frame, view, chosen, others, make, tool, onTool } = props;
+  const { selection } = useOpenFrame();
+  const [height, setHeight] = useState(usual);
+  const panel = useSelection((selected) => selected.panel);
+  const isHigh = chosen !== null || panel !== null;
+  return (
+    <section
+      aria-label="Bench"
+      className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
+      style={isHigh ? { height } : undefined}
+      // a field with nothing of its own to close gives the focus back to the plan
+      onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && selection.focusPlan()}
+    >
+      {isHigh && <Ledge height={height} onChange={setHeight} />}
+      <Said />
+      {tool === "change" && chosen && (
+        <Suspense fallback={null}>
+          <Opened>
+            {(back) => (
+              <ChangeMenu
+                frame={frame}
+                view={view}
+                parts={[chosen, ...others]}
+                make={make}
+                onClose={(made) => {
+                  onTool(null);
+                  if (made) selection.focusPlan();
+                  else back();
+                }}
+              />
+            )}
+          </Opened>
+        </Suspense>
+      )}
+      <Part name="The bench" of={frame} className="grow">
+        <Suspense fallback={null}>
+          <OnBench {...props} />
+        </Suspense>
+      </Part>
+    </section>
+  );
+}
+
+/** What the bench shows: a panel of the whole frame, several nodes, one, or how to begin. */
+function OnBench(props: BenchFootProps) {
+  const { frame, view, chosen, others, make, onChoose } = props;
+  const { selection } = useOpenFrame();
+  const panel = useSelection((selected) => selected.panel);
+  const close = () => {
+    selection.showPanel(null);
+    selection.focusPlan();
+  };
+  const tools = <Tools {...props} />;
+  if (panel) {
+    const FramePanel = panels[panel];
+    return <FramePanel {...{ frame, view, chosen, make, onChoose, onClose: close }} />;
+  }
+  if (!chosen) return <Nothing tools={tools} />;
+  if (others.length === 0) return <Bench {...props} chosen={chosen} tools={tools} />;
+  return (
+    <SeveralBench frame={frame} view={view} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
+  );
+}
+
+/** What can be done while nothing is chosen. */
+function Nothing({ tools }: { tools: ReactNode }) {
+  const { selection } = useOpenFrame();
+  return (
+    <div className="flex items-center gap-3 px-4 py-2">
+      {tools}
+      <Button icon="palette" onClick={() => selection.showPanel("theme")}>
+        Theme
+      </Button>
+      <Button icon="device-mobile" onClick={() => selection.showPanel("devices")}>
+        Devices
+      </Button>
+      <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
+        <span className="font-semibold">Choose a plate or a card.</span>
+        {keysSaid.map(([key, says]) => (
+          <span key={key} className="text-ink-2">
+            <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
+          </span>
+        ))}
+      </p>
+    </div>
+  );
+}
+
+/** What is opened over something else, with what gives the focus back to where it was. */
+function Opened({ children }: { children: (back: () => void) => ReactNode }) {
+  const opened = useOpenFrame();
+  const [back] = useState(() => rememberFocus(() => opened.selection.focusPlan()));
+  return children(back);
+}
+
+/** What adds something, takes a list, or thinks again about what is chosen. */
+function Tools({ frame, chosen, others, tool, onTool, onAdd }: BenchFootProps) {
+  const opened = useOpenFrame();
+  if (tool === "add")
+    return (
+      <Opened>
+        {(back) => (
+          <AddPicker
+            frame={frame}
+            chosen={chosen}
+            onAdd={onAdd}
+            onLeave={(how) => {
+              onTool(null);
+              if (how === "escape") back();
+            }}
+          />
+        )}
+      </Opened>
+    );
+  return (
+    <>
+      {others.length === 0 && (
+        <Button
+          icon="plus"
+          data-return="add"
+          onClick={() => onTool("add")}
+          title="Add a screen, tabs, a pair, a sheet … (A)"
+        >
+          Add
+        </Button>
+      )}
+      {chosen ? (
+        <Button
+          data-return="change"
+          onClick={() => onTool("change")}
+          aria-expanded={tool === "change"}
+          title="Wrap, unwrap, make a tab or a pair of it, share it … (W)"
+        >
+          Change
+        </Button>
+      ) : (
+        <Button
+          icon="list-plus"
+          onClick={() => opened.selection.showPanel("list")}
+          title="Make screens from a list of names (L)"
+        >
+          List
+        </Button>
+      )}
+    </>
+  );
+}

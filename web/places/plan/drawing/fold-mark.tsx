@@ -1,0 +1,35 @@
+import { type Frame, type Id, subtreeOf } from "../../../../core/index.js";
+
+export interface FoldMarkProps {
+  frame: Frame;
+  id: Id;
+  folded: boolean;
+  onFold: (id: Id, folded: boolean) => void;
+}
+
+/** Folds a container to its name, and opens it again. */
+export function FoldMark({ frame, id, folded, onFold }: FoldMarkProps) {
+  const inside = subtreeOf(frame, id).length - 1;
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      aria-label={folded ? "Unfold" : "Fold"}
+      title={folded ? `Unfold the ${inside} inside (C)` : "Fold to its name (C)"}
+      className={`flex h-5 shrink-0 items-center gap-0.5 rounded-sm px-0.5 hover:bg-petrol-soft ${folded ? "border border-field bg-plate-2" : "text-ink-2"}`}
+      onPointerDown={(event) => event.stopPropagation()}
+      onDoubleClick={(event) => event.stopPropagation()}
+      onClick={() => onFold(id, !folded)}
+    >
+      <svg viewBox="0 0 12 12" width={12} height={12} aria-hidden>
+        <path
+          d={folded ? "M4 2.5 8 6 4 9.5" : "M2.5 4 6 8 9.5 4"}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={1.6}
+        />
+      </svg>
+      {folded && <span className="mono pr-0.5 text-[10.5px]">{inside}</span>}
+    </button>
+  );
+}

@@ -1,0 +1,76 @@
+import { type RefCallback, type RefObject, useCallback, useMemo, useRef } from "react";
+import { fitPlan, type Frame, type PlanLayout, type View } from "../../../../core/index.js";
+import type { Chosen } from "../../../app/place.js";
+import { type Size, useSize } from "../../../parts/use-size.js";
+import { besideChosen } from "../acting/edits.js";
+import type { Point, Rect } from "./under.js";
+import type { Folds } from "./use-folds.js";
+import { useZoom } from "./use-zoom.js";
+
+/** Around the plan, px. */
+export const margin = 16;
+
+/** What the plan is drawn on: the element that scrolls, how large the plan is in it, and how it is zoomed. */
+export interface Stage {
+  /** The ref of the element that scrolls. */
+  room: RefCallback<HTMLDivElement>;
+  scroller: RefObject<HTMLDivElement | null>;
+  /** The plan's own element: the pointer is measured from its corner. */
+  plan: RefObject<HTMLDivElement | null>;
+  /** Of what scrolls, px; null until it was measured. */
+  size: Size | null;
+  layout: PlanLayout | null;
+  /** Screen px for each px of the plan. */
+  zoom: number;
+  zoomBy: (factor: number) => void;
+  zoomTo: (zoom: number) => void;
+  zoomToBox: (box: Rect) => void;
+  /** As much of the plan as there is, at once. */
+  fit: () => void;
+  /** Where the pointer is on the plan, px of it; null while there is none. */
+  pointOf: (event: { clientX: number; clientY: number }) => Point | null;
+}
+
+export const useStage = (frame: Frame, view: View, chosen: Chosen | null, { isFolded }: Folds): Stage => {
+  const [measured, size] = useSize();
+  const plan = useRef<HTMLDivElement>(null);
+  const scroller = useRef<HTMLDivElement | null>(null);
+  const room = useCallback(
+    (element: HTMLDivElement | null) => {
+      scroller.current = element;
+      return measured(element);
+    },
+    [measured],
+  );
+  const { zoom, zoomBy, zoomTo } = useZoom(scroller);
+  const aspect = view.height / view.width;
+  const layout = useMemo(() => {
+    if (!size) return null;
+    const pictured = new Set(chosen ? besideChosen(frame, chosen) : []);
+    const space = { width: size.width - 2 * margin, height: size.height - 2 * margin };
+    return fitPlan(frame, space, aspect, (id) => pictured.has(id), view, isFolded);
+  }, [frame, size?.width, size?.height, aspect, chosen, view, isFolded]);
+  return {
+    room,
+    scroller,
+    plan,
+    size,
+    layout,
+    zoom,
+    zoomBy,
+    zoomTo,
+    zoomToBox: (box) => {
+      if (!size) return;
+      const to = Math.min(1.6, (size.width - 60) / box.width, (size.height - 60) / box.height);
+      zoomTo(to, { x: box.x + box.width / 2 + margin / to, y: box.y + box.height / 2 + margin / to });
+    },
+    fit: () => {
+      const space = { width: (size?.width ?? 0) - 2 * margin, height: (size?.height ?? 0) - 2 * margin };
+      zoomTo(size && layout ? Math.min(1, space.width / layout.width, space.height / layout.height) : 1);
+    },
+    pointOf: ({ clientX, clientY }) => {
+      const corner = plan.current?.getBoundingClientRect();
+      return corner ? { x: (clientX - corner.left) / zoom, y: (clientY - corner.top) / zoom } : null;
+    },
+  };
+};

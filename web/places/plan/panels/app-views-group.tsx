@@ -1,0 +1,34 @@
+import { useState } from "react";
+import { appSlots, type Cell, type Frame, isVaried, type Slot, variedEdit, type View } from "../../../../core/index.js";
+import { useOpenFrame } from "../../../app/open-frame.js";
+import { appSlotName } from "../../../parts/slot-names.js";
+import { Select } from "../../../parts/select.js";
+import { ViewGrid } from "../../../parts/view-grid.js";
+import { cellIn } from "../bench/cell-in.js";
+import { Group } from "../bench/group.js";
+
+/** What of the app as a whole is otherwise in some views: its colours and sizes, its motions, and where links to nowhere lead. */
+export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
+  const { editing } = useOpenFrame();
+  const varied = appSlots.filter(({ slot }) => isVaried(frame, slot));
+  const [asked, setAsked] = useState<Slot | null>(null);
+  const slot = asked ?? varied[0]?.slot ?? "theme.light.accent";
+  const name = appSlotName(slot);
+  const set = (cells: Cell[] | undefined, value: unknown, label: string) =>
+    void editing.edit(variedEdit(null, slot, cells, value), label);
+  return (
+    <Group title="Otherwise in some views" wide room="min-w-84">
+      <Select
+        label="What is otherwise in some views"
+        className="self-start"
+        value={slot}
+        options={appSlots.map((each) => ({
+          value: each.slot,
+          label: `${appSlotName(each.slot)}${varied.includes(each) ? " (differs)" : ""}`,
+        }))}
+        onChange={setAsked}
+      />
+      <ViewGrid key={slot} frame={frame} ids={null} slot={slot} name={name} at={cellIn(frame, view)} onSet={set} />
+    </Group>
+  );
+}
