@@ -133,6 +133,7 @@ export {
   hasEdgeSwipe,
   hasSystemBack,
   heldBy,
+  heldIn,
   type How,
   hubAt,
   type HubNode,
@@ -210,6 +211,7 @@ export {
   sizeNames,
   type Slot,
   type SlotForm,
+  slotsOf,
   type StackNode,
   standsInFor,
   startOf,
@@ -299,7 +301,16 @@ export {
   readOutline,
   writeOutline,
 } from "./outline/index.js";
-export { type Card, fitPlan, type PaneHead, planLayout, type PlanLayout, type Plate, stepsOf } from "./plan/index.js";
+export {
+  type Card,
+  fitPlan,
+  type PaneHead,
+  planLayout,
+  type PlanLayout,
+  type PlanShows,
+  type Plate,
+  stepsOf,
+} from "./plan/index.js";
 export { type Route, routesBetween, type WayRow, wayRows } from "./routes/index.js";
 export {
   actionSays,

@@ -60,6 +60,7 @@ test("nothing stands in the way of anyone, in both themes", async () => {
     await me.see("[data-device] [data-screen]");
     expect(await me.look()).toEqual([]);
   }
+  await me.group("out");
   await me.click('section[aria-label="Bench"] button[aria-label^="More about the action"]');
   expect(await me.look()).toEqual([]);
   for (const panel of ["Theme and bars", "Devices, widths"]) {

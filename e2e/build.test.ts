@@ -7,6 +7,8 @@ eachIn((person) => {
 
 /** A way of working: the same steps by mouse, and by keys alone. Names are typed in both. */
 interface Hand {
+  /** Opens a group of the bench. */
+  group: (id: string) => Promise<void>;
   choose: (id: string, title: string) => Promise<void>;
   /** Adds something at what is chosen, and calls it so. */
   add: (kind: string, name: string) => Promise<void>;
@@ -37,6 +39,7 @@ const named = async (name: string) => {
 };
 
 const mouse = (): Hand => ({
+  group: (id) => me.group(id),
   choose: async (id) => {
     await me.page.$eval(node(id), (element) => element.scrollIntoView({ block: "center" }));
     const box = (await (await me.see(node(id))).boundingBox())!;
@@ -88,6 +91,14 @@ const tabTo = async (selector: string) => {
 };
 
 const keys = (): Hand => ({
+  group: async (id) => {
+    await tabTo("[data-group]");
+    const there = () => me.page.evaluate((at) => (document.activeElement as HTMLElement).dataset.group === at, id);
+    for (let i = 0; i < 20 && !(await there()); i += 1) await me.keys("ArrowRight");
+    await me.page.waitForFunction((at) => (document.activeElement as HTMLElement).dataset.group === at, {}, id);
+    if (await me.page.$(`[data-group="${id}"][aria-expanded="false"]`)) await me.keys("Enter");
+    await me.see(`[data-group="${id}"][aria-expanded="true"]`);
+  },
   choose: async (id, title) => {
     await me.find(title, id);
     await chosenIs(id);
@@ -116,6 +127,7 @@ const keys = (): Hand => ({
     await me.keys("Tab");
   },
   lead: async (_, title) => {
+    await me.keys("o");
     await tabTo('input[aria-label^="Add a way out"]');
     await me.type(title);
     await me.keys("Enter");
@@ -153,13 +165,16 @@ describe.each([
 
     // a list, and a sheet that logs into it
     await hand.choose("first", "screen first");
+    await hand.group("shows");
     await hand.pick(`${bench} select[aria-label="What it shows"]`, "list", "list");
     await hand.choose("first", "screen first");
     await hand.add("Sheet", "Log");
     await hand.choose("first", "screen first");
     await hand.lead("log", "Log");
     await hand.choose("log", "screen log");
+    await hand.group("shows");
     await hand.pick(`${bench} select[aria-label="What it shows"]`, "form", "form");
+    await hand.group("out");
     await hand.press(`${bench} button[aria-label="More about the action Done"]`);
     await hand.write(`${bench} input[aria-label="gives back"]`, "logged = {draft.first} metres");
     await me.saved();
@@ -196,10 +211,12 @@ describe.each([
     // a drawer on one of two targets, both side by side
     await hand.devices();
     await me.see(`${bench} h2`);
+    await hand.group("targets");
     await hand.press(`${bench} section[aria-label="Targets"] > button`);
     await me.read(`${bench} fieldset`, "Edge swipe");
     await hand.choose("main", "hub main");
-    await hand.pick(`${bench} select[aria-label^="Face at hand on Swipe-back phone"]`, "drawer", "drawer");
+    await hand.group("face");
+    await hand.pick(`${bench} select[aria-label^="Tabs at hand on Swipe-back phone"]`, "drawer", "drawer");
     await hand.pick('select[aria-label^="Target"]', "*", "All");
     await me.see('[data-device="swipe"] [data-menu]');
     expect(await me.count('[data-device="touch"] [role="tab"]')).toBe(3);

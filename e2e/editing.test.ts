@@ -121,6 +121,7 @@ test("a setting is made on many at once, and its mark tells where it is set othe
   await me.keys("Control+Shift+z");
   // a range by keys, and where else it is set
   await me.click(node("trips"));
+  await me.group("bars");
   await me.click('[data-set-mark="bars"]');
   await me.read('[aria-label="Set otherwise"]', `hidden on ${count}`);
   await me.keys("Escape");
@@ -140,25 +141,28 @@ test("what differs by view is set cell by cell, on one node or on several, and m
     await me.page.select(cell(name), value);
     await me.saved();
   };
-  await put("Face at lap", "rail");
+  await me.group("face");
+  await put("Tabs at lap", "rail");
   expect(await varied("main")).toEqual([{ from: "lap", to: "lap", set: { face: "rail" } }]);
-  await put("Face at desk", "rail");
+  await put("Tabs at desk", "rail");
   expect(await varied("main")).toEqual([{ from: "lap", set: { face: "rail" } }]);
   // a cell is no text of its own: from there undo takes the change back
-  await me.page.focus(cell("Face at desk"));
+  await me.page.focus(cell("Tabs at desk"));
   await me.keys("Control+z");
   await me.saved();
   expect(await varied("main")).toEqual([{ from: "lap", to: "lap", set: { face: "rail" } }]);
   await me.keys("Control+Shift+z");
   await me.saved();
-  await me.see(`td[data-here] ${cell("Face at lap")}`);
-  expect(await me.count(`td[data-here] ${cell("Face at desk")}`)).toBe(0);
+  await me.see(`td[data-here] ${cell("Tabs at lap")}`);
+  expect(await me.count(`td[data-here] ${cell("Tabs at desk")}`)).toBe(0);
   // of what a mark stands beside, it opens with the mark
+  await me.group("draws");
   await me.click('[data-set-mark="labels"]');
   await put("Labels at desk", "never");
   expect(await varied("main")).toHaveLength(2);
   await me.keys("Escape");
   expect(await me.page.$eval('[data-set-mark="labels"]', (mark) => mark.getAttribute("aria-label"))).toMatch("by view");
+  await me.group("face");
   await me.click('[data-view-grid="face"] > button');
   await me.saved();
   expect(await varied("main")).toEqual([{ from: "desk", set: { labels: "never" } }]);
@@ -181,6 +185,7 @@ test("a colour of the app is another in some views, and what is too faint there 
   const id = await listed(world, me, "Colours by view");
   await me.find("Theme and bars");
   const slots = '[aria-label="What is otherwise in some views"]';
+  await me.group("app-views");
   await me.see(slots);
   await me.page.select(slots, "theme.light.ink");
   const cell = 'input[aria-label^="text, light at desk"]';
@@ -288,6 +293,7 @@ test("what one edits with can be read and worked by all, in both themes", async 
   await me.see('[aria-label="Changes of mind"]');
   expect(await me.look()).toEqual([]);
   await me.keys("Escape");
+  await me.group("bars");
   await me.click('[data-set-mark="bars"]');
   await me.see('[role="dialog"]');
   expect(await me.look()).toEqual([]);

@@ -182,6 +182,7 @@ test("the chosen tab is a tooth: its cell takes the page's colour, on the device
   // filled, it is the whole cell
   await me.click('button[aria-label="More"]');
   await me.press('[role="menuitem"]', "Theme");
+  await me.group("measures");
   await me.press(`${bench} [role="radio"], ${bench} button`, "fill", "starts");
   await me.page.waitForFunction(
     (css) => getComputedStyle(document.querySelector(css)!).backgroundColor !== "rgba(0, 0, 0, 0)",

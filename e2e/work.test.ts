@@ -54,6 +54,7 @@ test("a developer plans, runs it at once, and finds everything again", async () 
 
   // link to it: the action is made by typing the name of its target
   await me.click(node("plots", "plotsTab"));
+  await me.group("out");
   await me.click('input[aria-label^="Add a way out"]');
   await me.type("harv");
   await me.keys("Enter");

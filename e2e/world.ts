@@ -68,6 +68,12 @@ export class Person {
       if (!element) throw new Error(`nothing that ${selector} names has the text ${text}`);
       return element.click();
     });
+  /** Opens a group of the bench, if it is not open. */
+  group = async (id: string) => {
+    await this.see(`[data-group="${id}"]`);
+    if (await this.page.$(`[data-group="${id}"][aria-expanded="false"]`)) await this.click(`[data-group="${id}"]`);
+    await this.see(`[data-group="${id}"][aria-expanded="true"]`);
+  };
   keys = async (...keys: string[]) => {
     for (const key of keys) {
       const parts = key.split("+");

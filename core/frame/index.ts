@@ -17,7 +17,7 @@ export { type Fault, faultLine, shown } from "./fault.js";
 export { indexOf, isAttached, isInStack, parentsOf, placesOf, subtreeOf } from "./frame-index.js";
 export { heldBy } from "./held.js";
 export { compact, keysOf } from "./keys.js";
-export { type Lens, lensOf, type Look, lookOf } from "./look.js";
+export { heldIn, type Lens, lensOf, type Look, lookOf } from "./look.js";
 export { fill, nameOf, plainName } from "./names.js";
 export {
   factCombinations,

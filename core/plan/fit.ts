@@ -1,7 +1,5 @@
 import { firstOf, lastOf } from "../frame/sure.js";
 import type { Frame } from "../frame/types.js";
-import type { Id } from "../frame/parts.js";
-import type { View } from "../frame/view.js";
 import { planLayout } from "./layout.js";
 import type { PlanOptions } from "./measure.js";
 import type { PlanLayout } from "./placed.js";
@@ -22,18 +20,24 @@ const spreadTabs = (layout: PlanLayout): number => {
   return layout.teeth.filter((tooth) => wholes.has(tooth.hub)).length;
 };
 
+/** What cards show: their pictures, their titles alone, or what the room lets them. */
+export type PlanShows = "fitting" | "pictures" | "titles";
+
+/** How a plan is fitted into a room. */
+export interface FitOptions extends Pick<PlanOptions, "view" | "folded"> {
+  shows?: PlanShows;
+}
+
 /**
  * The plan with cards as large as the room lets them be: all of it in sight if that goes, else as wide as the room; with
- * less than 90 px for a card, title rows if they save anything, and pictures only for `kept` (those beside the chosen one). Room that is left
- * beside is spread over the tabs.
+ * less than 90 px for a card, title rows if they save anything. `shows` asks for one of both, whatever the room. Room that
+ * is left beside is spread over the tabs. What is chosen changes nothing here: a plan stands still while it is worked with.
  */
 export const fitPlan = (
   frame: Frame,
   room: { width: number; height: number },
   aspect: number,
-  kept: (id: Id) => boolean = () => false,
-  view?: View,
-  folded: (id: Id) => boolean = () => false,
+  { view, folded = () => false, shows = "fitting" }: FitOptions = {},
 ): PlanLayout => {
   const common: PlanOptions = { folded, ...(view && { view }) };
   const sized = (width: number, shape: number): PlanSizes => ({
@@ -46,7 +50,7 @@ export const fitPlan = (
     const each = tabs === 0 ? 0 : Math.min(mostSpread, Math.floor((room.width - layout.width) / tabs));
     return each > 0 ? planLayout(frame, { ...options, spread: each }) : layout;
   };
-  if (Object.keys(frame.nodes).length <= mostFitted) {
+  if (shows !== "titles" && Object.keys(frame.nodes).length <= mostFitted) {
     let widest: [PlanOptions, PlanLayout] | null = null;
     for (const width of cardWidths)
       for (const shape of cardShapes) {
@@ -58,9 +62,12 @@ export const fitPlan = (
       }
     if (widest) return spread(...widest);
   }
-  const rows = planLayout(frame, { ...common, sizes: sized(96, firstOf(cardShapes)), pictured: kept });
-  if (Object.keys(frame.nodes).length > mostFitted) return rows;
+  const titles = (): PlanLayout =>
+    planLayout(frame, { ...common, sizes: sized(96, firstOf(cardShapes)), pictured: () => false });
+  if (shows === "titles" || (shows === "fitting" && Object.keys(frame.nodes).length > mostFitted)) return titles();
   // title rows save height; where that is not what lacks, the smallest cards tell more in the same width
   const cards = planLayout(frame, { ...common, sizes: sized(lastOf(cardWidths), lastOf(cardShapes)) });
-  return cards.width <= rows.width && cards.height <= 1.6 * room.height ? cards : rows;
+  if (shows === "pictures") return cards;
+  const rows = titles();
+  return cards.width <= rows.width && cards.height <= 2.4 * room.height ? cards : rows;
 };

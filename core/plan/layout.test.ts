@@ -127,7 +127,7 @@ describe("the plan", () => {
   });
   test("fitted into a room, cards are as large as it lets them be, down to title rows", () => {
     const width = (room: { width: number; height: number }) => {
-      const card = fitPlan(tabbed(), room, 2, () => false).cards.find((each) => each.id === "a")!;
+      const card = fitPlan(tabbed(), room, 2).cards.find((each) => each.id === "a")!;
       return card.picture ? card.width : 0;
     };
     expect(width({ width: 3000, height: 3000 })).toBe(150);

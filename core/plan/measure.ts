@@ -2,6 +2,7 @@ import { childrenOf, startOf } from "../frame/defaults.js";
 import { heldBy } from "../frame/held.js";
 import { opensOf } from "../frame/look.js";
 import { classOf } from "../frame/views.js";
+import { plainName } from "../frame/names.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
@@ -9,6 +10,7 @@ import type { View } from "../frame/view.js";
 import type { Card, Plate } from "./placed.js";
 import { planSizes, type PlanSizes } from "./sizes.js";
 import { type Stepped, stepsOf } from "./steps.js";
+import { linesIn, nameLetter, smallLetter, titleLetter } from "./text-room.js";
 
 interface HangingTooth {
   id: Id;
@@ -36,6 +38,7 @@ export class CardBox implements Card {
     public width: number,
     public height: number,
     readonly picture: boolean,
+    readonly head: number,
   ) {}
 }
 
@@ -73,10 +76,35 @@ export interface PlanOptions {
   view?: View;
 }
 
+/** Wider than this nothing is made for the sake of what is written on it, px. */
+const mostForText = 280;
+const roomFor = (letters: number, letter: number, around: number): number =>
+  Math.min(mostForText, Math.ceil(letters * letter + around));
+
+/** What the words over a strip need: those it covers, or everything. */
+const captionRoom = (frame: Frame, stack: Id): number => {
+  const beside = childrenOf(nodeAt(frame, stack)).filter((id) => nodeAt(frame, id).kind !== "screen");
+  const words = beside.length
+    ? `over ${beside.map((id) => plainName(frame, id)).join(", ")} or everything`
+    : "over everything";
+  return roomFor(words.length, smallLetter, 18);
+};
+
+/** What a plate's name needs, with its signs beside it. */
+const headRoom = (frame: Frame, id: Id): number => roomFor(plainName(frame, id).length, nameLetter, 76);
+
+/** What a tooth needs: the icon, the label, a badge, and what the tab needs. */
+const toothRoom = (frame: Frame, id: Id): number => {
+  const { tab = {}, needs } = nodeAt(frame, id);
+  const label = (tab.label ?? plainName(frame, id)).length * titleLetter;
+  const marks = (tab.icon ? 24 : 0) + (tab.badge === undefined ? 0 : 28) + (tab.hidden ? 48 : 0);
+  return Math.min(mostForText, Math.ceil(label + marks + (needs?.length ? 90 : 0) + 30));
+};
+
 /** What measures a node and all in it, for a frame. */
 export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent: Id | null) => Box) => {
   const sizes = options.sizes ?? planSizes;
-  const { gap, pad, head, tooth, step, mostSteps, caption, gutter } = sizes;
+  const { gap, pad, head, tooth, step, mostSteps, caption, gutter, title } = sizes;
   const { view } = options;
   const at = view && classOf(frame, view);
   const isOverlay = (id: Id): boolean => (at ? opensOf(frame, id, at) : heldBy(nodeAt(frame, id), "opens")) !== "push";
@@ -87,7 +115,11 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
   const card = (id: Id, parent: Id | null): CardBox => {
     const picture = pictured(id);
     const { width, height } = picture ? sizes.card : sizes.row;
-    return new CardBox(id, parent, width, height, picture);
+    const lines = Math.min(title.most, linesIn(plainName(frame, id), width - 18, titleLetter));
+    if (!picture) return new CardBox(id, parent, width, height + (lines - 1) * title.line, picture, 0);
+    const needs = frame.nodes[id]!.needs?.length ? title.needs : 0;
+    const head = title.around + lines * title.line + needs;
+    return new CardBox(id, parent, width, height + head, picture, head);
   };
   const hung = (id: Id, parent: Id | null, { taps, under }: Stepped): CardBox => {
     const made = card(id, parent);
@@ -112,7 +144,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
     let [wide, tall, right, foot] = [0, 0, 0, 0];
     for (const each of over) {
       const inner = frame.nodes[each.id]!.kind === "screen" ? hung(each.id, stack, each) : box(each.id, stack);
-      const height = inner.height + (inner instanceof CardBox && inner.picture ? caption - 4 : 0);
+      const { height } = inner;
       if (inner instanceof CardBox) inner.covers = true;
       if (wraps && x > pad && wraps(x, inner.width)) [x, y, tall] = [pad, y + tall + gap, 0];
       if (!wraps && y > caption && y + height + pad > room) [x, y, wide] = [x + wide + gap, caption, 0];
@@ -126,7 +158,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
       if (wraps) x += inner.width + gap;
       else y += height + gap;
     }
-    strip.width = right + pad;
+    strip.width = Math.max(right + pad, captionRoom(frame, stack));
     strip.height = foot + pad / 2;
     return strip;
   };
@@ -138,7 +170,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
     const top = column ? pad : head + pad;
     if (folded(id)) {
       made.folded = true;
-      made.width = column ? sizes.card.width : Math.max(sizes.row.width, 2 * sizes.card.width);
+      made.width = column ? sizes.card.width : Math.max(sizes.row.width, 2 * sizes.card.width, headRoom(frame, id));
       made.height = column ? pad : head;
       return made;
     }
@@ -149,7 +181,8 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
       for (const child of node.children) {
         const inner = box(child, id, true);
         const leaf = inner instanceof CardBox;
-        const width = Math.max(inner.width + (leaf ? 2 * pad : 0), sizes.card.width + 2 * pad) + (column ? 0 : spread);
+        const least = Math.max(sizes.card.width + 2 * pad, toothRoom(frame, child));
+        const width = Math.max(inner.width + (leaf ? 2 * pad : 0), least) + (column ? 0 : spread);
         inner.x = x + (leaf ? pad : 0);
         inner.y = head + tooth + (leaf ? pad : 0);
         if (!leaf) inner.width = width;
@@ -158,7 +191,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
         x += width + gap / 2;
         bottom = Math.max(bottom, inner.y + inner.height);
       }
-      made.width = Math.max(x - gap / 2 + (column ? 0 : pad), 2 * sizes.card.width);
+      made.width = Math.max(x - gap / 2 + (column ? 0 : pad), 2 * sizes.card.width, headRoom(frame, id));
       made.height = Math.max(bottom, head + tooth) + pad;
       return made;
     }
@@ -169,7 +202,8 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
       for (const child of childrenOf(node)) {
         const inner = box(child, id, true);
         const leaf = inner instanceof CardBox;
-        const width = Math.max(inner.width + (leaf ? 2 * pad : 0), sizes.card.width + 2 * pad);
+        const name = roomFor(leaf ? 0 : plainName(frame, child).length, titleLetter, 60);
+        const width = Math.max(inner.width + (leaf ? 2 * pad : 0), sizes.card.width + 2 * pad, name);
         inner.x = x + (leaf ? pad : 0);
         inner.y = up + caption + (leaf ? pad : 0);
         if (!leaf) inner.width = width;
@@ -178,7 +212,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
         x += width + gutter;
         bottom = Math.max(bottom, inner.y + inner.height);
       }
-      made.width = Math.max(x - gutter + pad, 2 * sizes.card.width);
+      made.width = Math.max(x - gutter + pad, 2 * sizes.card.width, column ? 0 : headRoom(frame, id));
       made.height = Math.max(bottom, up + caption) + pad;
       return made;
     }
@@ -204,7 +238,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
     };
     if (firstContainer < 0) {
       const { width, bottom } = columnOf(stepped, pad);
-      const wide = Math.max(width, sizes.card.width);
+      const wide = Math.max(width, sizes.card.width, column ? 0 : headRoom(frame, id) - 2 * pad);
       made.width = wide + 2 * pad;
       made.height = Math.max(bottom - gap, top) + pad;
       if (lifted.length === 0) return made;
@@ -252,7 +286,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
       x += strip.width + gap;
       bottom = Math.max(bottom, top + strip.height);
     }
-    made.width = x - gap + pad;
+    made.width = Math.max(x - gap + pad, column ? 0 : headRoom(frame, id));
     made.height = bottom + pad;
     return made;
   };

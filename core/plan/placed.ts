@@ -25,6 +25,8 @@ export interface Plate extends Placed {
 export interface Card extends Placed {
   /** A card with a picture, or a row with the title alone. */
   picture: boolean;
+  /** The strip over its picture that bears the title, px high. */
+  head: number;
   taps: number;
   under: Id | null;
   /** It stands on a strip of what lies over the rest of its stack. */

@@ -2,7 +2,10 @@
 export interface PlanSizes {
   /** Taps further in than this go in no further: a long chain must not push everything else out of sight. */
   mostSteps: number;
+  /** A card's width, and the height of its picture. */
   card: { width: number; height: number };
+  /** Around the title over a picture, each of its lines, so many of them at most, and the line of what it needs. */
+  title: { around: number; line: number; most: number; needs: number };
   /** A card without its picture. */
   row: { width: number; height: number };
   /** How far one tap goes in. */
@@ -13,7 +16,7 @@ export interface PlanSizes {
   head: number;
   /** A hub's comb tooth. */
   tooth: number;
-  /** The strip with the name of what lies over the rest of a stack, and the name under each card there. */
+  /** The strip with the name of what lies over the rest of a stack. */
   caption: number;
   /** Between the panes of a pair. */
   gutter: number;
@@ -22,6 +25,7 @@ export interface PlanSizes {
 /** What things measure on the plan where nothing else is asked, px. */
 export const planSizes: PlanSizes = {
   card: { width: 96, height: 134 },
+  title: { around: 8, line: 15, most: 3, needs: 17 },
   row: { width: 148, height: 26 },
   step: 22,
   mostSteps: 6,

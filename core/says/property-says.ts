@@ -284,17 +284,40 @@ const causesOf = (key: NodeKey, value: unknown): string => {
   return (form.sort === "choice" && form.choices[String(value)]?.causes) || "";
 };
 
-/** What each property of a node causes now, in one line, by its key: worked out by running the frame in the view. */
+/**
+ * What each property of a node causes now, in one line, by its key: worked out by running the frame in the view, each when
+ * it is first read.
+ */
 export const propertySays = (frame: Frame, view: View, id: Id): Readonly<Record<string, string>> => {
   const node = nodeAt(frame, id);
   const { look } = lensOf(frame, view);
-  const asked: Asked = { frame, view, id, node, look: look(id), shown: shownIn(frame, view, id) };
+  let shown: Asked["shown"] | undefined;
+  const asked: Asked = {
+    frame,
+    view,
+    id,
+    node,
+    look: look(id),
+    get shown() {
+      if (shown === undefined) shown = shownIn(frame, view, id);
+      return shown;
+    },
+  };
   const said: Record<string, string> = {};
   for (const key of propertyKeys) {
     if (!propertyOf(key).kinds.includes(node.kind)) continue;
     const says = table[key] as Says | undefined;
-    const text = says ? says(asked) : causesOf(key, heldBy(node, key));
-    if (says || text) said[key] = text;
+    const own = causesOf(key, heldBy(node, key));
+    if (!says && own === "") continue;
+    Object.defineProperty(said, key, {
+      enumerable: true,
+      configurable: true,
+      get: () => {
+        const value = says ? says(asked) : own;
+        Object.defineProperty(said, key, { enumerable: true, value });
+        return value;
+      },
+    });
   }
   return said;
 };

@@ -1,91 +1,21 @@
-import { memo } from "react";
-import {
-  actionsThere,
-  arrangeSurface,
-  coloursOf,
-  type FixedFrame,
-  markOf,
-  type Palette,
-  type Region,
-  type SeenHeader,
-  screenAt,
-  type State,
-  surfaceOf,
-  type View,
-  lensOf,
-} from "../../core/index.js";
+import { memo, useMemo } from "react";
+import type { FixedFrame, Palette, SeenHeader, State, View } from "../../core/index.js";
+import { type DrawnPicture, type DrawnRegion, drawPicture } from "./drawn-picture.js";
 import { type Box, drawnBodies } from "./picture-body.js";
-import { Face, tabsShown } from "./picture-face.js";
-
-export interface PictureProps {
-  frame: FixedFrame;
-  state: State;
-  view: View;
-  /** px on the plan. */
-  width: number;
-  height: number;
-  dark: boolean;
-}
-
-const overlays = new Set<Region["role"]>(["sheet", "dialog", "side", "fullscreen"]);
+import { Face } from "./picture-face.js";
 
 const clipped = (text: string, most: number): string =>
   text.length <= most ? text : `${text.slice(0, Math.max(1, Math.floor(most) - 1))}…`;
 
-const lowered = (box: Box, by: number): Box => ({ ...box, y: box.y + by, height: Math.max(0, box.height - by) });
-
-/** Where the regions of a view stand in a picture of it. A tall view is cut short in the middle of its content: what lies at its foot moves up. */
-const boxesOf = (regions: readonly Region[], view: View, width: number, height: number, fontSize: number): Box[] => {
-  const scale = width / view.width;
-  const over = Math.max(0, view.height * scale - height);
-  // but not where something lies over it: that has to keep its share of the height
-  const lies = regions.some(({ role }) => overlays.has(role) && role !== "fullscreen");
-  const plainBox = (region: Region): Box => {
-    const [x, wide] = [region.x * scale, region.width * scale];
-    if (lies && over > 0 && region.role !== "bar") {
-      const down = height / view.height;
-      return { x, y: region.y * down, width: wide, height: region.height * down };
-    }
-    const isBelow = (y: number): boolean => y > view.height / 2;
-    const from = region.y * scale - (isBelow(region.y) ? over : 0);
-    const end = region.y + region.height;
-    return { x, y: from, width: wide, height: end * scale - (isBelow(end) ? over : 0) - from };
-  };
-  const plain = regions.map(plainBox);
-  // a strip too low for its title is drawn as high as that needs, at the cost of the content under it
-  const titled = (box: Box): Box => ({ ...box, height: Math.max(box.height, fontSize + 5) });
-  const strips = plain.filter((_, i) => regions[i]?.role === "header");
-  const isOver = (strip: Box, box: Box): boolean =>
-    strip.x <= box.x && box.x < strip.x + strip.width && Math.abs(strip.y + strip.height - box.y) < 1;
-  const pushedBy = (box: Box): number =>
-    strips
-      .filter((strip) => isOver(strip, box))
-      .reduce((sum, strip) => Math.max(sum, titled(strip).height - strip.height), 0);
-  return plain.map((box, i) => {
-    const role = regions[i]?.role;
-    if (role === "header") return titled(box);
-    return role === "content" ? lowered(box, pushedBy(box)) : box;
-  });
-};
-
-/** What each region of a picture is drawn with. */
 interface DrawnProps {
-  region: Region;
-  box: Box;
-  colours: Palette;
-  frame: FixedFrame;
-  state: State;
-  view: View;
-  width: number;
-  fontSize: number;
+  region: DrawnRegion;
+  picture: DrawnPicture;
 }
 
-function Content({ region, box, colours, frame, state, view, width }: DrawnProps) {
-  const { body, actions } = screenAt(frame, region.node);
-  const media = body?.kind === "media";
-  const there = actionsThere(frame, actions, view, { facts: state.facts }, "footer", "row");
-  const footer = there.some(({ place }) => place === "footer");
-  const rows = Math.min(4, there.filter(({ place }) => place === "row").length);
+function Content({ region: { box, content }, picture: { colours, width } }: DrawnProps) {
+  if (!content) return null;
+  const { kind, footer, rows } = content;
+  const media = kind === "media";
   const pad = Math.max(5, width * 0.07);
   const inner = {
     x: box.x + pad,
@@ -96,7 +26,7 @@ function Content({ region, box, colours, frame, state, view, width }: DrawnProps
   return (
     <g>
       {media && <rect {...box} fill="#27312E" />}
-      {drawnBodies[body?.kind ?? "blank"](media ? box : inner, colours)}
+      {drawnBodies[kind](media ? box : inner, colours)}
       {Array.from({ length: rows }, (_, i) => (
         <line
           key={i}
@@ -130,7 +60,7 @@ const signOf = ({ close, menu, back }: SeenHeader, x: number, y: number): string
   return back ? `M${x + 4} ${y - 3}l-3 3l3 3` : null;
 };
 
-function Header({ region: { header }, box, colours, fontSize }: DrawnProps) {
+function Header({ region: { header, box }, picture: { colours, fontSize } }: DrawnProps) {
   if (!header) return null;
   const { title, back } = header;
   const side = fontSize * 0.55;
@@ -162,14 +92,14 @@ function Header({ region: { header }, box, colours, fontSize }: DrawnProps) {
   );
 }
 
-function Overlay({ region: { role }, box, colours }: DrawnProps) {
+function Overlay({ role, box, colours }: Pick<DrawnRegion, "role" | "box"> & { colours: Palette }) {
   const isFull = role === "fullscreen";
   return (
     <rect {...box} rx={isFull ? 0 : 4} fill={colours.page} stroke={colours.ink} strokeOpacity={isFull ? 0 : 0.3} />
   );
 }
 
-function PaneLine({ region, box, colours }: DrawnProps) {
+function PaneLine({ box, atStart, colours }: { box: Box; atStart: boolean; colours: Palette }) {
   return (
     <line
       x1={box.x}
@@ -177,14 +107,17 @@ function PaneLine({ region, box, colours }: DrawnProps) {
       y1={box.y}
       y2={box.y + box.height}
       stroke={colours.ink}
-      strokeOpacity={region.x > 0 ? 0.18 : 0}
+      strokeOpacity={atStart ? 0 : 0.18}
     />
   );
 }
 
-function DrawnRegion(props: DrawnProps) {
-  const { region, box, colours, frame } = props;
-  switch (region.role) {
+function Drawn(props: DrawnProps) {
+  const { region, picture } = props;
+  const { role, box, atStart, tabs } = region;
+  const { colours, mark } = picture;
+  if (tabs) return <Face role={role} box={box} tabs={tabs} colours={colours} mark={mark} />;
+  switch (role) {
     case "scrim":
       return <rect {...box} fill="#0A1216" opacity={0.42} />;
     case "content":
@@ -193,35 +126,40 @@ function DrawnRegion(props: DrawnProps) {
       return <Header {...props} />;
     case "list":
     case "detail":
-      return <PaneLine {...props} />;
+      return <PaneLine box={box} atStart={atStart} colours={colours} />;
     default:
-      if (overlays.has(region.role)) return <Overlay {...props} />;
-      return (
-        <Face
-          role={region.role}
-          box={box}
-          tabs={tabsShown(region)}
-          colours={colours}
-          mark={markOf(lensOf(frame, props.view).app.theme)}
-        />
-      );
+      return <Overlay role={role} box={box} colours={colours} />;
   }
 }
 
-/** The top screen of a state as it is arranged in the view, small: bars, strips and what is covered are as the engine has them. */
-export const Picture = memo(function Picture({ frame, state, view, width, height, dark }: PictureProps) {
-  const colours = coloursOf(lensOf(frame, view).app.theme, dark);
-  const regions = arrangeSurface(frame, surfaceOf(frame, state, view), view);
-  const fontSize = Math.min(11, Math.max(7.5, width / 11));
-  const boxes = boxesOf(regions, view, width, height, fontSize);
-  const common = { colours, frame, state, view, width, fontSize };
+/** A picture as it was worked out: drawn anew only for another one. */
+export const PictureOf = memo(function PictureOf({ picture }: { picture: DrawnPicture }) {
+  const { width, height, colours, regions } = picture;
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden className="block">
       <rect width={width} height={height} fill={colours.page} />
-      {regions.map((region, i) => {
-        const box = boxes[i];
-        return box && <DrawnRegion key={`${i} ${region.role}`} {...common} region={region} box={box} />;
-      })}
+      {regions.map((region, i) => (
+        <Drawn key={`${i} ${region.role}`} region={region} picture={picture} />
+      ))}
     </svg>
   );
 });
+
+export interface PictureProps {
+  frame: FixedFrame;
+  state: State;
+  view: View;
+  /** px on the plan. */
+  width: number;
+  height: number;
+  dark: boolean;
+}
+
+/** The top screen of a state as it is arranged in the view, small. */
+export function Picture({ frame, state, view, width, height, dark }: PictureProps) {
+  const picture = useMemo(
+    () => drawPicture(frame, state, view, { width, height }, dark),
+    [frame, state, view, width, height, dark],
+  );
+  return <PictureOf picture={picture} />;
+}

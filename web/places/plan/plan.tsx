@@ -1,9 +1,10 @@
 import { useDeferredValue, useRef, useState } from "react";
 import { useEditing, useLive } from "../../app/open-frame.js";
 import { BenchFoot, type Tool } from "./bench/bench-foot.js";
+import { useIsBeside } from "./bench/bench-shape.js";
 import { PlanTree } from "./drawing/plan-tree.js";
 import { pressOn } from "./acting/press.js";
-import { ReachSwitch } from "./drawing/reach-switch.js";
+import { PlanLine } from "./drawing/plan-line.js";
 import { SmallMap } from "./drawing/small-map.js";
 import { useClipboard } from "./acting/use-clipboard.js";
 import { useFolds } from "./drawing/use-folds.js";
@@ -16,7 +17,8 @@ import { useReached } from "./drawing/use-reach.js";
 import { useRenaming } from "./acting/use-renaming.js";
 import { useSight } from "./drawing/use-sight.js";
 import { useStage } from "./drawing/use-stage.js";
-import { ZoomButtons } from "./drawing/zoom-buttons.js";
+import { useShows } from "./drawing/use-shows.js";
+import { useSize } from "../../parts/use-size.js";
 
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {
@@ -25,12 +27,15 @@ export function Plan() {
   const picking = usePicking(frame);
   const { chosen, others } = picking;
   const folds = useFolds(frame, chosen?.id ?? null);
-  const stage = useStage(frame, view, chosen, folds);
+  const isBeside = useIsBeside();
+  const [measured, whole] = useSize();
+  const [shows, setShows] = useShows();
+  const stage = useStage({ frame, view, folds, shows, whole: isBeside ? null : (whole?.height ?? null) });
   const sight = useSight(stage);
   const takesFocus = useRef(false);
+  const isPressed = useRef(false);
   const renaming = useRenaming(chosen, takesFocus);
   const [tool, setTool] = useState<Tool | null>(null);
-  const [lit, setLit] = useState<string | null>(null);
   // pictures and the bench follow when the plan itself and the device are painted
   const deferred = useDeferredValue(frame);
   // what is chosen has just been made, or has another id: the bench cannot wait, or a field on it would lose the focus
@@ -39,26 +44,32 @@ export function Plan() {
 
   const make = useMakeHere(takesFocus);
   const { onDrag, drawn } = useOnTheWay({ frame, view, stage, make });
-  useIntoSight(stage, chosen, takesFocus, renaming.is);
+  useIntoSight(stage, { chosen, takesFocus, isPressed, isRenaming: renaming.is });
   const onKeyDown = usePlanKeys({ frame, picking, stage, folds, renaming, takesFocus, make, setTool });
   useClipboard({ frame, chosen, others, make });
   const shown = { frame, pictured: deferred, view, stage, sight, picking, renaming, folds, reach: reached.reach };
   return (
-    <main className="relative flex min-w-0 grow flex-col">
-      <div className="relative flex min-h-0 grow">
+    <main ref={measured} className={`relative flex min-w-0 grow ${isBeside ? "" : "flex-col"}`}>
+      <div className="relative flex min-h-0 min-w-0 grow flex-col">
+        <PlanLine
+          frame={frame}
+          reached={reached}
+          shows={shows}
+          onShows={setShows}
+          zoom={stage.zoom}
+          onZoom={stage.zoomTo}
+          onFit={stage.fit}
+        />
         <div
           ref={stage.room}
-          // what comes into sight does not end up beneath the zoom and the filter
-          className="relative min-h-0 min-w-0 grow scroll-p-2 scroll-pt-13 overflow-auto"
+          className="relative min-h-0 min-w-0 grow scroll-p-2 overflow-auto"
           onKeyDown={onKeyDown}
           onScroll={sight.onScroll}
-          onPointerDown={pressOn({ stage, sight, picking, renaming, onDrag })}
+          onPointerDown={pressOn({ stage, sight, picking, renaming, isPressed, onDrag })}
           onDoubleClick={() => chosen && renaming.set(true)}
         >
-          <PlanTree {...shown} {...drawn} {...{ lit, onLit: setLit, make }} />
+          <PlanTree {...shown} {...drawn} make={make} />
         </div>
-        <ReachSwitch frame={frame} {...reached} />
-        <ZoomButtons zoom={stage.zoom} onZoom={stage.zoomTo} onFit={stage.fit} />
         {stage.layout && sight.part && (
           <SmallMap layout={stage.layout} chosen={chosen} sight={sight.part} onGo={sight.goTo} />
         )}
@@ -72,8 +83,6 @@ export function Plan() {
         others={others}
         frame={onBench}
         view={view}
-        lit={lit}
-        onLit={setLit}
         onChoose={(next, also) => picking.select(next, false, also)}
       />
     </main>

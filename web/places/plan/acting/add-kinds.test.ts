@@ -5,7 +5,7 @@ import { addKinds } from "./add-kinds.js";
 import { lookAtDrop, sayDrop } from "./drop.js";
 import { addWay, moveToward } from "./edits.js";
 
-const demo = join(import.meta.dirname, "..", "..", "..", "demo");
+const demo = join(import.meta.dirname, "..", "..", "..", "..", "demo");
 const demos = readdirSync(demo)
   .filter((file) => file.endsWith(".json"))
   .map((file) => JSON.parse(readFileSync(join(demo, file), "utf8")) as Frame);

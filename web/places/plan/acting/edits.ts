@@ -34,14 +34,6 @@ export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {
   return node.kind === "stack" ? stepsOf(frame, node).map((step) => step.id) : childrenOf(node);
 };
 
-/** With no room for all pictures: the chosen one, and those drawn right before and after it. */
-export const besideChosen = (frame: Frame, { id, parent }: Chosen): readonly Id[] => {
-  if (parent === null) return [id];
-  const drawn = drawnChildren(frame, parent);
-  const at = drawn.indexOf(id);
-  return drawn.slice(Math.max(0, at - 2), at + 3);
-};
-
 const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: string): Planned => {
   const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
   if (!hub) {

@@ -18,6 +18,7 @@ import type { Chosen } from "../../../app/place.js";
 import type { OpenFrame } from "../../../data/open-frame.js";
 import type { Tool } from "../bench/bench-foot.js";
 import { addAfter, addInside, copyOf, type Planned, takeOutAll } from "./edits.js";
+import { goToGroup } from "./go-to-group.js";
 import { isSame, outermost } from "./selection.js";
 import type { Folds } from "../drawing/use-folds.js";
 import type { Picking } from "./use-picking.js";
@@ -78,6 +79,14 @@ const changing = ({ frame, at, name, picking, make, setTool, renaming, opened }:
       says: `wrap, unwrap, tab, pair, share: ${name}`,
       run: () => chosen && setTool("change"),
     },
+    {
+      id: "ways-in",
+      label: "Ways in",
+      keys: ["I"],
+      says: `what leads to ${name}, each with its Back`,
+      run: () => goToGroup("in"),
+    },
+    { id: "ways-out", label: "Ways out", keys: ["O"], says: `where ${name} leads`, run: () => goToGroup("out") },
     { id: "routes", label: "Routes and all ways", keys: ["R"], run: () => opened.selection.showPanel("routes") },
     {
       id: "rename",

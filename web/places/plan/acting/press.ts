@@ -1,4 +1,4 @@
-import type { PointerEvent as ReactPointerEvent } from "react";
+import type { PointerEvent as ReactPointerEvent, RefObject } from "react";
 import { sure } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { isSame } from "./selection.js";
@@ -14,13 +14,15 @@ interface Hands {
   sight: Sight;
   picking: Picking;
   renaming: Renaming;
+  /** Set by a press: what it chooses stays where it is. */
+  isPressed: RefObject<boolean>;
   /** What was pressed may be dragged from now on. */
   onDrag: (event: ReactPointerEvent, chosen: Chosen) => void;
 }
 
 /** Pressing the plan: what is there is chosen, with Shift up to it, with Ctrl it too; the empty ground moves the plan. */
 export const pressOn =
-  ({ stage, sight, picking, renaming, onDrag }: Hands) =>
+  ({ stage, sight, picking, renaming, isPressed, onDrag }: Hands) =>
   (event: ReactPointerEvent<HTMLElement>): void => {
     if (event.target instanceof HTMLInputElement) return;
     const element = event.target instanceof Element ? event.target.closest<HTMLElement>("[data-node]") : null;
@@ -37,6 +39,7 @@ export const pressOn =
         : null;
     if (!next) return panFrom(event, event.currentTarget);
     element?.focus({ preventScroll: true });
+    isPressed.current = true;
     if (event.shiftKey) {
       event.preventDefault();
       return picking.extend(next);

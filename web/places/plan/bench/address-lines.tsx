@@ -16,8 +16,7 @@ function WholeParams({ names }: { names: readonly string[] }) {
     set("params", Object.keys(next).length ? next : undefined, `${name} is ${isWhole ? "text" : "a number"}`);
   };
   return (
-    <div className="flex flex-wrap items-center gap-1">
-      <span className="text-ink-2">whole numbers</span>
+    <Line label="Numbers alone" says="A link with anything else in its place leads nowhere.">
       {names.map((name) => (
         <button
           key={name}
@@ -29,9 +28,15 @@ function WholeParams({ names }: { names: readonly string[] }) {
           {name}
         </button>
       ))}
-    </div>
+    </Line>
   );
 }
+
+const runnings = [
+  { value: "as", label: "as the app has it" },
+  { value: "open", label: "opens it on what is there" },
+  { value: "rebuild", label: "lays what a cold link would" },
+] as const;
 
 /** What a link to the screen does: while the app runs, and where a shared screen is opened. */
 function LinkLines() {
@@ -40,24 +45,20 @@ function LinkLines() {
   const places = parentsOf(frame, id);
   return (
     <>
-      <Line label="A link">
+      <Line label="A link while it runs">
         <Select
           label="What a link does while the app runs"
-          className="grow"
+          className="max-w-full"
           value={node.running ?? "as"}
-          options={[
-            { value: "as", label: "as the app has it" },
-            { value: "open", label: "opens it from here" },
-            { value: "rebuild", label: "lays its way anew" },
-          ]}
+          options={runnings}
           onChange={(value) => set("running", value === "as" ? undefined : value, `a link: ${value}`)}
         />
       </Line>
       {places.length > 1 && (
-        <Line label="Links in">
+        <Line label="A link opens it in">
           <Select
             label="The stack a link opens it in"
-            className="grow"
+            className="max-w-full"
             value={node.linkIn ?? "as"}
             options={[
               { value: "as", label: "its first place" },
@@ -71,27 +72,38 @@ function LinkLines() {
   );
 }
 
-/** What belongs to a screen's address: which params are numbers, older patterns, how a link opens it. */
+/** A screen's address, and what belongs to it: which params are numbers, older patterns, how a link opens it. */
 export function AddressLines() {
   const { set } = useBench();
   const node = useNodeOf("screen");
-  if (node.path === undefined) return null;
-  const names = namesIn(node);
+  const names = node.path === undefined ? [] : namesIn(node);
   return (
     <>
-      {names.length > 0 && <WholeParams names={names} />}
-      <Line label="Also at">
+      <Line label="Address" long>
         <TextLine
           className="mono text-[12px]"
-          value={(node.also ?? []).join(" ")}
-          placeholder="older addresses"
-          onDone={(text) => {
-            const also = text.split(/\s+/).filter(Boolean);
-            set("also", also.length ? also : undefined, `also at ${also.join(" ") || "nothing"}`);
-          }}
+          value={node.path ?? ""}
+          placeholder="none: no link leads here"
+          onDone={(path) => set("path", path.trim(), path.trim() ? `at ${path.trim()}` : "without an address")}
         />
       </Line>
-      <LinkLines />
+      {node.path !== undefined && (
+        <>
+          {names.length > 0 && <WholeParams names={names} />}
+          <Line label="Older addresses that lead here too" long>
+            <TextLine
+              className="mono text-[12px]"
+              value={(node.also ?? []).join(" ")}
+              placeholder="none"
+              onDone={(text) => {
+                const also = text.split(/\s+/).filter(Boolean);
+                set("also", also.length ? also : undefined, `also at ${also.join(" ") || "nothing"}`);
+              }}
+            />
+          </Line>
+          <LinkLines />
+        </>
+      )}
     </>
   );
 }

@@ -11,9 +11,8 @@ import {
   type WithinKey,
 } from "../../../../core/index.js";
 import { Choice } from "../../../parts/choice.js";
-import { SetMark } from "../../../parts/set-mark.js";
 import { useBench, useHeld } from "./bench-context.js";
-import { Group, Says } from "./group.js";
+import { Block, Fields, Name, Says } from "./group.js";
 
 const usually: Readonly<Record<WithinKey, string>> = {
   header: "on for what is pushed, a full screen, a tab or a pane",
@@ -33,24 +32,20 @@ function HeldLine({ of }: { of: WithinKey }) {
   const usual = around ? `as ${nameOf(frame, around.by)} says` : "as usual";
   const says = around ? words(around.is) : usually[of];
   return (
-    <>
-      <div className="flex shrink-0 flex-col gap-1">
-        <span className="flex items-center gap-1">
-          {label} <SetMark of={of} />
-        </span>
-        <Choice
-          label={label}
-          value={isVaried(nodeAt(frame, id), of) ? "" : (own ?? "usual")}
-          options={[{ value: "usual", label: usual, says }, ...optionsOf(of)]}
-          onChange={(value) =>
-            set(
-              of,
-              value === "usual" ? undefined : value,
-              `${label.toLowerCase()} ${value === "usual" ? usual : words(value)}`,
-            )
-          }
-        />
-      </div>
+    <Block>
+      <Name label={isScreen ? label : `${label} while it is on top`} of={of} />
+      <Choice
+        label={label}
+        value={isVaried(nodeAt(frame, id), of) ? "" : (own ?? "usual")}
+        options={[{ value: "usual", label: usual, says }, ...optionsOf(of)]}
+        onChange={(value) =>
+          set(
+            of,
+            value === "usual" ? undefined : value,
+            `${label.toLowerCase()} ${value === "usual" ? usual : words(value)}`,
+          )
+        }
+      />
       {around && own === null && (
         <p className="text-ink-2">
           <button
@@ -64,17 +59,17 @@ function HeldLine({ of }: { of: WithinKey }) {
         </p>
       )}
       <Says>{said[of]}</Says>
-    </>
+    </Block>
   );
 }
 
 /** Whether the bars and the device's own strips stay, and whether a header is drawn. */
 export function BarsGroup() {
   return (
-    <Group title="Bars and header" wide room="min-w-60">
+    <Fields>
       <HeldLine of="bars" />
       <HeldLine of="header" />
       <HeldLine of="system" />
-    </Group>
+    </Fields>
   );
 }

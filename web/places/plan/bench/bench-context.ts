@@ -12,6 +12,7 @@ import {
   type Slot,
   type ValueOf,
   type View,
+  type WayInLook,
 } from "../../../../core/index.js";
 import type { Chosen } from "../../../data/selection.js";
 
@@ -22,15 +23,14 @@ export interface BenchSubject {
   chosen: Chosen;
   /** What each property causes now, by its key. */
   said: Readonly<Record<string, string>>;
+  /** Every way in, taken. */
+  looks: readonly WayInLook[];
   /** Sets one key of the node; undefined brings its default back. */
   set: (key: NodeKey, value: unknown, label: string) => void;
   /** Sets what may differ by view in some cells; in every view where none is given. */
   vary: (slot: Slot, cells: Cell[] | undefined, value: unknown, label: string) => void;
   /** Makes an edit; answers whether it was made. */
   make: (planned: Planned | null) => boolean;
-  /** The peg that is pointed at. */
-  lit: string | null;
-  onLit: (mark: string | null) => void;
   onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
 }
 

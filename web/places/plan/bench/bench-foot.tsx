@@ -1,12 +1,13 @@
 import type { PanelProps } from "../panels/panel-props.js";
 import { type LazyExoticComponent, type ReactNode, Suspense, useState } from "react";
+import { useBenchShape, useIsBeside } from "./bench-shape.js";
 import type { Frame, View } from "../../../../core/index.js";
 import { useOpenFrame, useSelection } from "../../../app/open-frame.js";
 import type { Chosen } from "../../../app/place.js";
 import type { Panel } from "../../../data/selection.js";
 import { Button } from "../../../parts/button.js";
 import { rememberFocus } from "../../../parts/focus-back.js";
-import type { Planned } from "../acting/edits.js";
+import { type Planned, takeOut } from "../acting/edits.js";
 import { Said } from "../../../app/said.js";
 import { AddPicker } from "../panels/add-picker.js";
 import { Ledge } from "./ledge.js";
@@ -31,8 +32,6 @@ export interface BenchFootProps {
   view: View;
   chosen: Chosen | null;
   others: readonly Chosen[];
-  lit: string | null;
-  onLit: (mark: string | null) => void;
   make: (planned: Planned | null) => boolean;
   /** Makes something new, which is named at once. */
   onAdd: (planned: Planned) => void;
@@ -40,9 +39,6 @@ export interface BenchFootProps {
   tool: Tool | null;
   onTool: (tool: Tool | null) => void;
 }
-
-/** px. */
-const usual = 250;
 
 const keysSaid: [string, string][] = [
   ["Arrows", "walk the plan"],
@@ -58,18 +54,18 @@ const keysSaid: [string, string][] = [
 export function BenchFoot(props: BenchFootProps) {
   const { frame, view, chosen, others, make, tool, onTool } = props;
   const { selection } = useOpenFrame();
-  const [height, setHeight] = useState(usual);
-  const panel = useSelection((selected) => selected.panel);
-  const isHigh = chosen !== null || panel !== null;
+  const isBeside = useIsBeside();
+  const { height, width } = useBenchShape();
   return (
     <section
       aria-label="Bench"
-      className="relative flex shrink-0 flex-col border-t border-ink bg-plate-1"
-      style={isHigh ? { height } : undefined}
+      className={`relative flex min-w-0 shrink-0 flex-col border-ink bg-plate-1 ${isBeside ? "border-l" : "border-t"}`}
+      // as large whatever is chosen: choosing moves nothing on the plan
+      style={isBeside ? { width } : { height, maxHeight: "70%" }}
       // a field with nothing of its own to close gives the focus back to the plan
       onKeyDown={(event) => event.key === "Escape" && !event.defaultPrevented && selection.focusPlan()}
     >
-      {isHigh && <Ledge height={height} onChange={setHeight} />}
+      <Ledge size={isBeside ? width : height} isBeside={isBeside} />
       <Said />
       {tool === "change" && chosen && (
         <Suspense fallback={null}>
@@ -114,7 +110,8 @@ function OnBench(props: BenchFootProps) {
     return <FramePanel {...{ frame, view, chosen, make, onChoose, onClose: close }} />;
   }
   if (!chosen) return <Nothing tools={tools} />;
-  if (others.length === 0) return <Bench {...props} chosen={chosen} tools={tools} />;
+  if (others.length === 0)
+    return <Bench {...props} chosen={chosen} tools={tools} onDelete={() => make(takeOut(frame, chosen))} />;
   return (
     <SeveralBench frame={frame} view={view} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
   );
@@ -124,7 +121,7 @@ function OnBench(props: BenchFootProps) {
 function Nothing({ tools }: { tools: ReactNode }) {
   const { selection } = useOpenFrame();
   return (
-    <div className="flex items-center gap-3 px-4 py-2">
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2">
       {tools}
       <Button icon="palette" onClick={() => selection.showPanel("theme")}>
         Theme

@@ -4,10 +4,8 @@ import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongWhole } from "../../../parts/wrong.js";
 import { namesIn } from "../acting/edits.js";
-import { AddressLines } from "./address-lines.js";
 import { useBench, useNodeOf } from "./bench-context.js";
-import { NoteLine, TitleLine } from "./common-lines.js";
-import { Group, Line } from "./group.js";
+import { Block, Fields, Line, Name } from "./group.js";
 
 const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
   blank: { label: "nothing yet", make: () => ({ kind: "blank" }) },
@@ -23,7 +21,18 @@ const kinds: Record<Body["kind"], { label: string; make: () => Body }> = {
 };
 
 const kindOptions = keysOf(kinds).map((value) => ({ value, label: kinds[value].label }));
-const inputs = (["text", "note", "switch"] as const).map((value) => ({ value, label: value }));
+const inputs = [
+  { value: "text", label: "a line" },
+  { value: "note", label: "a text" },
+  { value: "switch", label: "a switch" },
+] as const;
+
+/** What a screen shows, in a word or two. */
+export const bodyWords = (body: Body = { kind: "blank" }): string => {
+  const { label } = kinds[body.kind];
+  if ("rows" in body) return `${label} of ${body.rows}`;
+  return body.kind === "form" ? `form of ${body.fields.length}` : label;
+};
 
 /** Changes a part of the body. */
 type Change = (part: object, label: string) => void;
@@ -31,23 +40,26 @@ type Change = (part: object, label: string) => void;
 /** How many rows a body has, and what one is called. */
 function Rows({ body, change }: { body: Extract<Body, { rows: number }>; change: Change }) {
   return (
-    <Line label="Rows">
-      <TextLine
-        inputMode="numeric"
-        className="w-16!"
-        value={String(body.rows)}
-        wrong={wrongWhole(0, 99_999)}
-        onDone={(text) => change({ rows: Number(text) }, `${text.trim()} rows`)}
-      />
-      {"row" in body && (
+    <>
+      <Line label="How many">
         <TextLine
-          aria-label="Text of a row; {n} is its number"
-          title="{n} is the row's number"
-          value={body.row}
-          onDone={(row) => change({ row: row.slice(0, 200) }, `rows called ${row}`)}
+          inputMode="numeric"
+          className="w-20!"
+          value={String(body.rows)}
+          wrong={wrongWhole(0, 99_999)}
+          onDone={(text) => change({ rows: Number(text) }, `${text.trim()} rows`)}
         />
+      </Line>
+      {"row" in body && (
+        <Line label="One is called" says="{n} is its number">
+          <TextLine
+            aria-label="Text of a row; {n} is its number"
+            value={body.row}
+            onDone={(row) => change({ row: row.slice(0, 200) }, `rows called ${row}`)}
+          />
+        </Line>
       )}
-    </Line>
+    </>
   );
 }
 
@@ -61,7 +73,7 @@ function FieldLine({ field, put }: { field: Field; put: (part: object | null, la
       />
       <Select
         label={`Input of ${field.label}`}
-        className="shrink-0 px-0!"
+        className="shrink-0"
         value={field.input}
         options={inputs}
         onChange={(input) => put({ input }, `${field.label} is a ${input}`)}
@@ -81,20 +93,21 @@ const freeFieldId = (frame: Frame, fields: readonly Field[]): string =>
   freeIdIn({ ...frame, nodes: {} }, "field", new Set(fields.map(({ id }) => id)));
 
 /** The fields of a form. */
-function Fields({ fields, change }: { fields: readonly Field[]; change: Change }) {
+function FormFields({ fields, change }: { fields: readonly Field[]; change: Change }) {
   const { frame } = useBench();
   const put = (at: number, part: object | null, label: string) =>
     change({ fields: fields.flatMap((each, i) => (i !== at ? [each] : part ? [{ ...each, ...part }] : [])) }, label);
   const fresh = (): Field => ({ id: freeFieldId(frame, fields), label: "New field", input: "text" });
   return (
-    <div className="flex flex-col gap-1">
+    <Block>
+      <Name label="Fields" />
       {fields.map((field, i) => (
         <FieldLine key={field.id} field={field} put={(part, label) => put(i, part, label)} />
       ))}
       <Button className="self-start" onClick={() => change({ fields: [...fields, fresh()] }, "one field more")}>
         Add a field
       </Button>
-    </div>
+    </Block>
   );
 }
 
@@ -113,10 +126,10 @@ function RowTarget({ body }: { body: Extract<Body, { row: string }> }) {
   };
   const others = Object.keys(frame.nodes).filter((other) => other !== id && other !== frame.root);
   return (
-    <Line label="A row to">
+    <Line label="One leads to">
       <Select
-        label="A row to"
-        className="grow"
+        label="A row leads to"
+        className="max-w-full"
         value={body.opens ?? ""}
         options={[
           { value: "", label: "nothing" },
@@ -128,28 +141,17 @@ function RowTarget({ body }: { body: Extract<Body, { row: string }> }) {
   );
 }
 
-/** What a screen is: its title, its address, and what stands on it. */
+/** What stands on a screen. */
 export function BodyGroup() {
   const { set } = useBench();
   const node = useNodeOf("screen");
   const body: Body = node.body ?? { kind: "blank" };
   const change: Change = (part, label) => set("body", { ...body, ...part }, label);
   return (
-    <Group title="What it is">
-      <TitleLine />
-      <Line label="Address">
-        <TextLine
-          className="mono text-[12px]"
-          value={node.path ?? ""}
-          placeholder="none"
-          onDone={(path) => set("path", path.trim(), path.trim() ? `at ${path.trim()}` : "without an address")}
-        />
-      </Line>
-      <AddressLines />
+    <Fields>
       <Line label="Shows">
         <Select
           label="What it shows"
-          className="grow"
           value={body.kind}
           options={kindOptions}
           onChange={(kind) => set("body", kinds[kind].make(), `shows a ${kind}`)}
@@ -158,12 +160,11 @@ export function BodyGroup() {
       {"rows" in body && <Rows body={body} change={change} />}
       {"row" in body && <RowTarget body={body} />}
       {body.kind === "text" && (
-        <Line label="Text">
+        <Line label="Text" long>
           <TextLine value={body.text} onDone={(text) => change({ text: text.slice(0, 4000) }, "another text")} />
         </Line>
       )}
-      {body.kind === "form" && <Fields fields={body.fields} change={change} />}
-      <NoteLine />
-    </Group>
+      {body.kind === "form" && <FormFields fields={body.fields} change={change} />}
+    </Fields>
   );
 }

@@ -8,10 +8,10 @@ import { Line } from "./group.js";
 export function TitleLine() {
   const { id, set } = useBench();
   return (
-    <Line label="Title" view="title">
+    <Line label="Title" view="title" long>
       <TextLine
         value={useNode().title ?? ""}
-        placeholder={id}
+        placeholder={`none: called ${id}`}
         onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
       />
     </Line>
@@ -22,7 +22,7 @@ export function TitleLine() {
 export function NoteLine() {
   const { set } = useBench();
   return (
-    <Line label="Note" of="note">
+    <Line label="Note" of="note" long>
       <TextLine
         value={useNode().note ?? ""}
         placeholder="for those who read the frame"
@@ -34,14 +34,14 @@ export function NoteLine() {
 
 /** The child that a stack or a hub starts with. */
 export function StartLine() {
-  const { frame, set } = useBench();
+  const { frame, said, set } = useBench();
   const node = useNode();
   if (node.kind !== "stack" && node.kind !== "hub") return null;
   return (
-    <Line label="Starts at" of="start">
+    <Line label="Starts at" of="start" says={said.start}>
       <Select
         label="Starts at"
-        className="grow"
+        className="max-w-full"
         value={startOf(node) ?? ""}
         options={childrenOf(node).map((child) => ({ value: child, label: nameOf(frame, child) }))}
         onChange={(child) => set("start", child, `starts at ${nameOf(frame, child)}`)}

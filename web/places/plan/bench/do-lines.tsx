@@ -18,6 +18,7 @@ import { chosenValue, factOptions } from "../../../parts/fact-options.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { namesIn } from "../acting/edits.js";
+import { Block, Line, Name } from "./group.js";
 import { TemplateLine } from "./template-line.js";
 
 type DoSet = Extract<Do, { kind: "set" }>;
@@ -38,9 +39,9 @@ const kinds: { value: Do["kind"]; label: string }[] = [
   { value: "menu", label: "opens the drawer" },
 ];
 const hows: { value: How; label: string }[] = [
-  { value: "add", label: "on top" },
-  { value: "replace", label: "instead of this" },
-  { value: "clear", label: "clears the way" },
+  { value: "add", label: "on top of this screen" },
+  { value: "replace", label: "in place of this screen" },
+  { value: "clear", label: "alone: all beneath it goes" },
 ];
 const ases: { value: Opens | "own"; label: string }[] = [
   { value: "own", label: "as it says itself" },
@@ -56,10 +57,9 @@ function Params({ frame, open, onChange }: { frame: Frame; open: DoOpen; onChang
   const target = frame.nodes[open.to];
   const names = target?.kind === "screen" ? namesIn(target) : [];
   return names.map((name) => (
-    <label key={name} className="flex items-center gap-1">
-      <span className="mono text-ink-2">{name}</span>
+    <Line key={name} label={`hands over ${name}`}>
       <TextLine
-        className="mono w-20! text-[12px]"
+        className="mono text-[12px]"
         title="A text, {a param of this screen} or {draft.a field of it}"
         value={open.params?.[name] ?? ""}
         placeholder="nothing"
@@ -68,7 +68,7 @@ function Params({ frame, open, onChange }: { frame: Frame; open: DoOpen; onChang
           onChange({ ...open, params: value === "" ? rest : { ...rest, [name]: value } }, `hands ${name} ${value}`);
         }}
       />
-    </label>
+    </Line>
   ));
 }
 
@@ -87,16 +87,19 @@ export function DoLines(props: DoLinesProps) {
     return kind === "set" ? settingDeed(frame, from) : { kind };
   };
   return (
-    <span className="flex w-full flex-wrap items-center gap-1.5">
-      <Select
-        label={`What ${action.label} does`}
-        value={act.kind}
-        options={kinds.filter(({ value }) => value !== "set" || factsOf(frame).length > 0 || act.kind === "set")}
-        onChange={(kind) => {
-          const next = make(kind);
-          if (next) onChange(next, sure(kinds.find(({ value }) => value === kind)).label);
-        }}
-      />
+    <>
+      <Line label="Does">
+        <Select
+          className="max-w-full"
+          label={`What ${action.label} does`}
+          value={act.kind}
+          options={kinds.filter(({ value }) => value !== "set" || factsOf(frame).length > 0 || act.kind === "set")}
+          onChange={(kind) => {
+            const next = make(kind);
+            if (next) onChange(next, sure(kinds.find(({ value }) => value === kind)).label);
+          }}
+        />
+      </Line>
       {act.kind === "open" && <Opening {...props} open={act} />}
       {act.kind === "close" && (
         <TemplateLine
@@ -106,7 +109,7 @@ export function DoLines(props: DoLinesProps) {
         />
       )}
       {act.kind === "set" && <Setting {...props} set={act} />}
-    </span>
+    </>
   );
 }
 
@@ -118,34 +121,45 @@ const openable = (frame: Frame, from: Id): Id[] =>
 function Opening({ frame, from, action, onChange, open }: DoLinesProps & { open: DoOpen }) {
   return (
     <>
-      <Select
-        label={`Where ${action.label} leads`}
-        className="max-w-40"
-        value={open.to}
-        options={openable(frame, from).map((id) => ({ value: id, label: nameOf(frame, id) }))}
-        onChange={(to) => onChange({ ...without(open, "params"), to }, `leads to ${nameOf(frame, to)}`)}
-      />
-      <Select
-        label={`How ${action.label} opens`}
-        value={open.how ?? "add"}
-        options={hows}
-        onChange={(how) => onChange({ ...open, how }, how)}
-      />
-      <Select
-        label={`As what ${action.label} opens it`}
-        value={open.as ?? "own"}
-        options={ases}
-        onChange={(as) => onChange(as === "own" ? without(open, "as") : { ...open, as }, `opens ${as}`)}
-      />
-      <Select
-        label={`By which motion ${action.label} opens it`}
-        value={open.motion ?? ""}
-        options={[
-          { value: "", label: "moving as usual" },
-          ...motionIds(frame).map((id) => ({ value: id, label: `moving by ${motionAt(frame, id)?.name ?? id}` })),
-        ]}
-        onChange={(motion) => onChange(motion ? { ...open, motion } : without(open, "motion"), `moves by ${motion}`)}
-      />
+      <Line label="Leads to">
+        <Select
+          label={`Where ${action.label} leads`}
+          className="max-w-full"
+          value={open.to}
+          options={openable(frame, from).map((id) => ({ value: id, label: nameOf(frame, id) }))}
+          onChange={(to) => onChange({ ...without(open, "params"), to }, `leads to ${nameOf(frame, to)}`)}
+        />
+      </Line>
+      <Line label="Which is laid">
+        <Select
+          className="max-w-full"
+          label={`How ${action.label} opens`}
+          value={open.how ?? "add"}
+          options={hows}
+          onChange={(how) => onChange({ ...open, how }, how)}
+        />
+      </Line>
+      <Line label="And appears">
+        <Select
+          className="max-w-full"
+          label={`As what ${action.label} opens it`}
+          value={open.as ?? "own"}
+          options={ases}
+          onChange={(as) => onChange(as === "own" ? without(open, "as") : { ...open, as }, `opens ${as}`)}
+        />
+      </Line>
+      <Line label="Moving">
+        <Select
+          className="max-w-full"
+          label={`By which motion ${action.label} opens it`}
+          value={open.motion ?? ""}
+          options={[
+            { value: "", label: "as usual" },
+            ...motionIds(frame).map((id) => ({ value: id, label: `by ${motionAt(frame, id)?.name ?? id}` })),
+          ]}
+          onChange={(motion) => onChange(motion ? { ...open, motion } : without(open, "motion"), `moves by ${motion}`)}
+        />
+      </Line>
       <Params frame={frame} open={open} onChange={onChange} />
       <TemplateLine
         label="with"
@@ -162,40 +176,45 @@ function Setting({ frame, from, onChange, set }: DoLinesProps & { set: DoSet }) 
   const fact = facts.find(({ id }) => id === set.fact);
   return (
     <>
-      <Select
-        label="The fact"
-        value={set.fact}
-        options={facts.map(({ id, label }) => ({ value: id, label }))}
-        onChange={(next) => {
-          const deed = settingDeed(frame, from, next);
-          if (deed) onChange({ ...set, ...deed }, `sets ${next}`);
-        }}
-      />
-      {fact && (
+      <Line label="The fact">
         <Select
-          label="Its value"
-          value={String(set.is)}
-          options={factOptions(fact)}
-          onChange={(text) => onChange({ ...set, is: chosenValue(fact, text) }, `sets ${set.fact} ${text}`)}
+          className="max-w-full"
+          label="The fact"
+          value={set.fact}
+          options={facts.map(({ id, label }) => ({ value: id, label }))}
+          onChange={(next) => {
+            const deed = settingDeed(frame, from, next);
+            if (deed) onChange({ ...set, ...deed }, `sets ${next}`);
+          }}
         />
-      )}
-      <span className="text-ink-2">then</span>
-      {set.then ? (
-        <DoLines
-          frame={frame}
-          from={from}
-          action={{ label: "then", do: set.then }}
-          onChange={(then, label) => onChange({ ...set, then }, `then ${label}`)}
-        />
-      ) : (
-        <button
-          type="button"
-          className="underline"
-          onClick={() => onChange({ ...set, then: { kind: "back" } }, "then goes back")}
-        >
-          do something more
-        </button>
-      )}
+        {fact && (
+          <Select
+            label="Its value"
+            value={String(set.is)}
+            options={factOptions(fact)}
+            onChange={(text) => onChange({ ...set, is: chosenValue(fact, text) }, `sets ${set.fact} ${text}`)}
+          />
+        )}
+      </Line>
+      <Block>
+        <Name label="And then" />
+        {set.then ? (
+          <DoLines
+            frame={frame}
+            from={from}
+            action={{ label: "then", do: set.then }}
+            onChange={(then, label) => onChange({ ...set, then }, `then ${label}`)}
+          />
+        ) : (
+          <button
+            type="button"
+            className="self-start text-petrol underline"
+            onClick={() => onChange({ ...set, then: { kind: "back" } }, "then goes back")}
+          >
+            do something more
+          </button>
+        )}
+      </Block>
     </>
   );
 }

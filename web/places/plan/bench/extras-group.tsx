@@ -5,17 +5,19 @@ import { addWay } from "../acting/edits.js";
 import { outMark } from "../drawing/pegs.js";
 import { ActionRows } from "./action-rows.js";
 import { useBench, useNodeOf } from "./bench-context.js";
-import { Group } from "./group.js";
+import { WayHead } from "./way-row.js";
 import { targetsFor } from "./ways-out-group.js";
 
 /** The actions at the end of a hub's rail, panel or drawer. */
 export function ExtrasGroup() {
-  const { frame, view, id, said, set, lit, onLit, make, onChoose } = useBench();
+  const { frame, view, id, said, set, make, onChoose } = useBench();
   const node = useNodeOf("hub");
   const ways = waysOut(id, node);
   const effects = useMemo(() => waysOut(id, node).map((way) => waySays(frame, view, way)), [frame, view, id, node]);
   return (
-    <Group title="Extras" says={said.extras} wide>
+    <>
+      <p className="pb-1 text-ink-2">{said.extras}</p>
+      {ways.length > 0 && <WayHead />}
       <ol className="flex flex-col">
         <ActionRows
           frame={frame}
@@ -26,18 +28,18 @@ export function ExtrasGroup() {
             const i = ways.findIndex((way) => way.action === action.id);
             return { mark: i < 0 ? null : outMark(i), effect: effects[i] ?? "" };
           }}
-          lit={lit}
-          onLit={onLit}
           onChange={(next, label) => set("extras", next.length ? next : undefined, label)}
           onChoose={onChoose}
         />
       </ol>
-      <Picker
-        label="Add an extra: the name of its target"
-        placeholder="Add an extra: type where it leads"
-        options={targetsFor(frame, id)}
-        onPick={(to) => void make(addWay(frame, id, to))}
-      />
-    </Group>
+      <div className="max-w-md pt-1.5">
+        <Picker
+          label="Add an action: the name of its target"
+          placeholder="Add an action: type where it leads"
+          options={targetsFor(frame, id)}
+          onPick={(to) => void make(addWay(frame, id, to))}
+        />
+      </div>
+    </>
   );
 }

@@ -1,35 +1,36 @@
-import { fieldsIn, heldBy, optionsOf, type NodeKey } from "../../../../core/index.js";
+import { fieldsIn, heldBy, type NodeKey, optionsOf } from "../../../../core/index.js";
 import { ByView } from "../../../parts/by-view.js";
 import { Choice } from "../../../parts/choice.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
-import { SetMark } from "../../../parts/set-mark.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongWhole } from "../../../parts/wrong.js";
 import { useBench, useNodeOf } from "./bench-context.js";
-import { NoteLine, StartLine, TitleLine } from "./common-lines.js";
-import { Group, Line, Says } from "./group.js";
+import { StartLine } from "./common-lines.js";
+import { Block, Fields, Line, Name, Says } from "./group.js";
 import { PropertyField } from "./property-field.js";
 
-/** How a hub shows at each width, for all targets and otherwise on some. */
+/** How a hub shows its tabs at each width, for all targets and otherwise on some. */
 export function FacesGroup() {
   const { said, set } = useBench();
   const node = useNodeOf("hub");
   return (
-    <Group title="Face" of="face" says={said.face} wide room="min-w-84">
-      <ByView of="face" name="Face" open />
-      <Line label="At most" of="limit">
+    <Fields>
+      <Block>
+        <Name label="Its tabs are shown as" of="face" />
+        <ByView of="face" name="Tabs" open />
+        <Says>{said.face}</Says>
+      </Block>
+      <Line label="Tabs at most" of="limit" says={said.limit}>
         <TextLine
           inputMode="numeric"
-          className="w-12!"
+          className="w-14!"
           value={String(heldBy(node, "limit"))}
           wrong={wrongWhole(2, 999)}
           onDone={(text) => set("limit", Number(text), `${text.trim()} tabs at most`)}
         />
-        <span className="truncate text-ink-2" title={said.limit}>
-          {said.limit}
-        </span>
+        <span className="text-ink-2">in a bar; the rest behind More</span>
       </Line>
-    </Group>
+    </Fields>
   );
 }
 
@@ -38,7 +39,8 @@ function RuleChoice({ of, label, done }: { of: NodeKey; label: string; done: str
   const { said, set } = useBench();
   const node = useNodeOf("hub");
   return (
-    <>
+    <Block>
+      <Name label={label} of={of} />
       <Choice
         label={label}
         value={String(heldBy(node, of))}
@@ -46,28 +48,19 @@ function RuleChoice({ of, label, done }: { of: NodeKey; label: string; done: str
         onChange={(value) => set(of, value, `${done} ${value}`)}
       />
       <Says>{said[of]}</Says>
-    </>
+    </Block>
   );
 }
 
-/** What a hub's tabs keep and what Back does between them. */
+/** What a hub's tabs keep, what a second press of a tab does, and what Back does between them. */
 export function HubRulesGroup() {
-  const { said } = useBench();
   return (
-    <>
-      <Group title="A tab that is left keeps" of="keep">
-        <RuleChoice of="keep" label="A tab that is left keeps" done="tabs keep" />
-        <h3 className="mt-1 flex items-center gap-1 font-bold">
-          Choosing it again <SetMark of="again" />
-        </h3>
-        <RuleChoice of="again" label="Choosing the chosen tab" done="chosen again:" />
-      </Group>
-      <Group title="Back at a tab's first screen" of="back">
-        <RuleChoice of="back" label="Back at a tab's first screen goes" done="Back:" />
-        <StartLine />
-        <Says>{said.start}</Says>
-      </Group>
-    </>
+    <Fields>
+      <RuleChoice of="keep" label="A tab that is left keeps" done="tabs keep" />
+      <RuleChoice of="again" label="Choosing the chosen tab" done="chosen again:" />
+      <RuleChoice of="back" label="Back at a tab's first screen goes" done="Back:" />
+      <StartLine />
+    </Fields>
   );
 }
 
@@ -81,7 +74,7 @@ function Heading() {
   };
   return (
     <>
-      <Line label="Heading" of="heading">
+      <Line label="Heading" of="heading" says={said.heading}>
         <TextLine
           value={heading?.title ?? ""}
           placeholder="none"
@@ -89,11 +82,10 @@ function Heading() {
         />
       </Line>
       {heading && (
-        <Line label="Icon">
+        <Line label="Its icon">
           <IconPicker label="Icon of the heading" value={heading.icon} onPick={(icon) => put({ icon })} />
         </Line>
       )}
-      <Says>{said.heading}</Says>
     </>
   );
 }
@@ -101,13 +93,11 @@ function Heading() {
 /** What a hub draws around its tabs: what the table of properties has for that, and a heading. */
 export function HubLookGroup() {
   return (
-    <Group title="What it draws">
-      <TitleLine />
+    <Fields>
       {fieldsIn("draws", "hub").map((key) => (
         <PropertyField key={key} of={key} />
       ))}
       <Heading />
-      <NoteLine />
-    </Group>
+    </Fields>
   );
 }

@@ -10,10 +10,11 @@ import {
 } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
+import { SetMark } from "../../../parts/set-mark.js";
 import { TextLine } from "../../../parts/text-line.js";
 import type { Wrong } from "../../../parts/wrong.js";
 import { useBench, useNodeOf } from "./bench-context.js";
-import { Group, Line, Says } from "./group.js";
+import { Block, Fields, Line, Says } from "./group.js";
 
 type Free = NonNullable<Leave["free"]>[number];
 
@@ -32,22 +33,27 @@ export function LeaveGroup() {
   const put = (next: Leave | undefined, label: string) => set("leave", next, label);
   const start = () => plainLeave(draftFieldsOf(node).length > 0 ? "draft" : "always");
   return (
-    <Group title="Before it is left" of="leave" wide>
-      <Check
-        checked={leave !== undefined}
-        onChange={(on) => put(on ? start() : undefined, on ? "asks before it is left" : "is left unasked")}
-      >
-        Asks first
-      </Check>
+    <Fields>
+      <Block>
+        <Check
+          checked={leave !== undefined}
+          onChange={(on) => put(on ? start() : undefined, on ? "asks before it is left" : "is left unasked")}
+        >
+          Asks before it is left <SetMark of="leave" />
+        </Check>
+        <Says>{said.leave}</Says>
+      </Block>
       {leave && (
         <>
-          <Choice
-            label="When it asks"
-            value={leave.when}
-            options={whens}
-            onChange={(when) => put({ ...leave, when }, `asks ${when === "draft" ? "with a draft" : "always"}`)}
-          />
-          <Line label="Asks">
+          <Block>
+            <Choice
+              label="When it asks"
+              value={leave.when}
+              options={whens}
+              onChange={(when) => put({ ...leave, when }, `asks ${when === "draft" ? "with a draft" : "always"}`)}
+            />
+          </Block>
+          <Line label="What it asks" long>
             <TextLine
               value={leave.ask}
               wrong={wrongQuestion}
@@ -57,8 +63,7 @@ export function LeaveGroup() {
           <FreeChecks leave={leave} actions={node.actions ?? []} onChange={put} />
         </>
       )}
-      <Says>{said.leave}</Says>
-    </Group>
+    </Fields>
   );
 }
 
@@ -80,7 +85,7 @@ function FreeChecks({ leave, actions, onChange }: FreeChecksProps) {
     set(on ? [...rest, id] : rest, `${label} ${on ? "leaves unasked" : "is asked about"}`);
   };
   return (
-    <>
+    <Block>
       {actions.map((action) => (
         <Check key={action.id} checked={free.includes(action.id)} onChange={(on) => toggle(action, on)}>
           {action.label} leaves unasked
@@ -100,7 +105,7 @@ function FreeChecks({ leave, actions, onChange }: FreeChecksProps) {
           {actionName(frame, each.in, each.action)} on {nameOf(frame, each.in)} leaves unasked
         </Check>
       ))}
-    </>
+    </Block>
   );
 }
 

@@ -1,29 +1,32 @@
-import { DragEdge } from "../../../parts/drag-edge.js";
+import { DragEdge, EdgeGrip } from "../../../parts/drag-edge.js";
+import { leastBench, setBenchSize } from "./bench-shape.js";
 
-export interface LedgeProps {
-  /** px. */
-  height: number;
-  onChange: (height: number) => void;
-}
+/** What the plan keeps beside the bench, px. */
+const planKeeps = { height: 220, width: 520 };
 
-const least = 140;
-const most = (): number => Math.max(least, innerHeight - 220);
+const most = (side: "height" | "width"): number =>
+  Math.max(leastBench[side], (side === "height" ? innerHeight : innerWidth) - planKeeps[side]);
 
-/** The upper edge of the bench, by which it is made higher or lower: with the pointer, or with the arrows. */
-export function Ledge({ height, onChange }: LedgeProps) {
+/** The edge of the bench, by which it is made larger or smaller: with the pointer, or with the arrows. */
+export function Ledge({ size, isBeside }: { size: number; isBeside: boolean }) {
+  const side = isBeside ? "width" : "height";
   return (
     <DragEdge
-      label="Height of the bench"
-      className="absolute inset-x-0 -top-1.5 z-30 h-2.5 cursor-row-resize touch-none"
-      axis="y"
-      value={height}
+      label={isBeside ? "Width of the bench" : "Height of the bench"}
+      className={
+        isBeside
+          ? "group absolute inset-y-0 -left-1 z-30 grid w-2.5 cursor-ew-resize touch-none place-items-center"
+          : "absolute inset-x-0 -top-1.5 z-30 h-2.5 cursor-row-resize touch-none"
+      }
+      axis={isBeside ? "x" : "y"}
+      value={size}
       perPx={-1}
-      least={least}
-      most={most()}
+      least={leastBench[side]}
+      most={most(side)}
       steps={[24, 4]}
-      onChange={onChange}
+      onChange={(px) => setBenchSize(side, px)}
     >
-      <span className="mx-auto mt-1 block h-[3px] w-10 rounded-full bg-ink" />
+      {isBeside ? <EdgeGrip /> : <span className="mx-auto mt-1 block h-[3px] w-10 rounded-full bg-ink" />}
     </DragEdge>
   );
 }

@@ -14,7 +14,7 @@ import { usePlace } from "../../../app/places.js";
 import { Button } from "../../../parts/button.js";
 import { Select } from "../../../parts/select.js";
 import { useBench } from "./bench-context.js";
-import { Group } from "./group.js";
+import { Block, Fields } from "./group.js";
 
 const saidBy = ({ by: { level, node } }: Cascade, own: string): string => {
   if (level === "screen" && node === own) return "said here";
@@ -35,9 +35,9 @@ export function MotionGroup() {
   const own = moves.filter(({ node, way }) => node === id && !way);
   const inside = moves.filter(({ container, way }) => container === id && !way);
   const kinds = [...new Map(inside.map((move) => [move.kind, move])).values()];
-  if (own.length === 0 && kinds.length === 0) return null;
+  if (own.length === 0 && kinds.length === 0) return <p className="text-ink-2">Nothing moves here yet.</p>;
   return (
-    <Group title="Motion" of="motion">
+    <Fields>
       {own.map((move) => (
         <MoveLine key={move.id} move={move} label={`comes as ${motionChoices[move.kind].label}`} setOn="node" />
       ))}
@@ -49,7 +49,7 @@ export function MotionGroup() {
           setOn="container"
         />
       ))}
-    </Group>
+    </Fields>
   );
 }
 
@@ -61,32 +61,34 @@ function MoveLine({ move, label, setOn }: { move: AppMove; label: string; setOn:
   const here = lens.look(setOn === "node" ? move.node : move.container).motion[move.kind] ?? "";
   const name = setOn === "node" ? plainName(frame, move.node) : plainName(frame, move.container);
   return (
-    <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
-      <span className="basis-full text-ink-2">
+    <Block>
+      <span className="text-ink-2">
         {label}: <b className="text-ink">{cascade.motion.name}</b>, {saidBy(cascade, setOn === "node" ? move.node : "")}
       </span>
-      <Select
-        label={`Motion that ${name} says of ${motionChoices[move.kind].label}`}
-        className="min-w-24 grow basis-24"
-        value={here}
-        options={[
-          { value: "", label: "says none" },
-          ...motionIds(frame).map((each) => ({ value: each, label: motionAt(frame, each)?.name ?? each })),
-        ]}
-        onChange={(motion) =>
-          vary(
-            `motion.${move.kind}`,
-            undefined,
-            motion || undefined,
-            motion
-              ? `${motionChoices[move.kind].label} moves by ${motionAt(frame, motion)?.name ?? motion}`
-              : "says no motion",
-          )
-        }
-      />
-      <Button onClick={() => go("motion", { move: move.id })} title="Looked at and tuned in the place Motion">
-        Tune
-      </Button>
-    </div>
+      <span className="flex items-center gap-2">
+        <Select
+          label={`Motion that ${name} says of ${motionChoices[move.kind].label}`}
+          className="min-w-24 grow"
+          value={here}
+          options={[
+            { value: "", label: "says none" },
+            ...motionIds(frame).map((each) => ({ value: each, label: motionAt(frame, each)?.name ?? each })),
+          ]}
+          onChange={(motion) =>
+            vary(
+              `motion.${move.kind}`,
+              undefined,
+              motion || undefined,
+              motion
+                ? `${motionChoices[move.kind].label} moves by ${motionAt(frame, motion)?.name ?? motion}`
+                : "says no motion",
+            )
+          }
+        />
+        <Button onClick={() => go("motion", { move: move.id })} title="Looked at and tuned in the place Motion">
+          Tune
+        </Button>
+      </span>
+    </Block>
   );
 }

@@ -25,7 +25,7 @@ import { Check } from "../../../parts/check.js";
 import { Picker } from "../../../parts/picker.js";
 import { Select } from "../../../parts/select.js";
 import { useBench, useNode } from "./bench-context.js";
-import { Group, Line, Says } from "./group.js";
+import { Fields, Line, Says } from "./group.js";
 
 /** The edit that gives a frame its first fact, and a node a need of that. */
 const firstFact = (id: Id): Edit => ({
@@ -57,35 +57,40 @@ export function NeedsGroup() {
   };
   const met = mayStand(frame, here, id) ? "met on the device now" : "not met on the device now";
   return (
-    <Group title="Needs" wide says={needs.length === 0 ? "nothing of its own" : met}>
+    <>
+      <p className="pb-1 text-ink-2">
+        What has to be so of the person before they may see it: {needs.length === 0 ? "nothing of its own" : met}.
+      </p>
       {above.map((each) => (
-        <p key={`${each.id} ${each.need.fact}`} className="text-ink-2">
+        <p key={`${each.id} ${each.need.fact}`} className="pb-1 text-ink-2">
           {plainName(frame, each.id)} around it needs {needWords(frame, each.need)}
         </p>
       ))}
-      {needs.map((need, i) => (
-        <NeedLines
-          key={i}
-          need={need}
-          says={needSays(frame, view, id, i)}
-          onChange={(next, label) =>
-            change(
-              needs.map((other, at) => (at === i ? next : other)),
-              label,
-            )
-          }
-          onDrop={() =>
-            change(
-              needs.filter((_, at) => at !== i),
-              `does not need ${need.fact}`,
-            )
-          }
-        />
-      ))}
-      <Button icon="plus" className="self-start" onClick={add}>
+      <Fields>
+        {needs.map((need, i) => (
+          <NeedLines
+            key={i}
+            need={need}
+            says={needSays(frame, view, id, i)}
+            onChange={(next, label) =>
+              change(
+                needs.map((other, at) => (at === i ? next : other)),
+                label,
+              )
+            }
+            onDrop={() =>
+              change(
+                needs.filter((_, at) => at !== i),
+                `does not need ${need.fact}`,
+              )
+            }
+          />
+        ))}
+      </Fields>
+      <Button icon="plus" onClick={add}>
         Need
       </Button>
-    </Group>
+    </>
   );
 }
 
@@ -133,7 +138,7 @@ function Otherwise({ need, onChange }: NeedProps) {
     onChange(rest, "else refused");
   };
   return (
-    <Line label="Else">
+    <Line label="Else they see">
       {need.otherwise === undefined ? (
         <Picker
           label="What is opened instead"
@@ -168,7 +173,7 @@ function NeedLines({ need, says, onChange, onDrop }: NeedProps & { says: string;
     onChange(resume ? { ...rest, resume } : rest, resume ? "what was asked waits" : "what was asked is dropped");
   };
   return (
-    <div className="flex flex-col gap-1 rounded-sm border border-rule p-1.5">
+    <div className="mb-2 flex break-inside-avoid flex-col gap-1 rounded-sm border border-rule p-1.5">
       <div className="flex items-center gap-1.5">
         <Select
           label="The fact it needs"

@@ -1,17 +1,18 @@
-import { optionsOf, type NodeKey, propertyOf } from "../../../../core/index.js";
+import { type NodeKey, optionsOf, propertyOf } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { Choice } from "../../../parts/choice.js";
 import { SetMark } from "../../../parts/set-mark.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongWhole } from "../../../parts/wrong.js";
 import { useBench, useHeld } from "./bench-context.js";
-import { Line, Says } from "./group.js";
+import { Block, Line, Name, Says } from "./group.js";
 
-/** A control for a property's value, by the form that the table of properties gives it. */
-function Control({ of, label }: { of: NodeKey; label: string }) {
-  const { set } = useBench();
+/** A property as the table lays it out: a control by the form the table gives it, and what it causes now. */
+export function PropertyField({ of }: { of: NodeKey }) {
+  const { said, set } = useBench();
   const value: unknown = useHeld(of);
-  const { form, field, fallback } = propertyOf(of);
+  const { form, field, setting, fallback } = propertyOf(of);
+  const label = field?.label ?? setting?.label ?? of;
   const put = (next: unknown) =>
     set(
       of,
@@ -21,15 +22,19 @@ function Control({ of, label }: { of: NodeKey; label: string }) {
   switch (form.sort) {
     case "flag":
       return (
-        <Check checked={value === true} onChange={put}>
-          {label} <SetMark of={of} />
-        </Check>
+        <Block>
+          <Check checked={value === true} onChange={put}>
+            {label} <SetMark of={of} />
+          </Check>
+          <Says>{said[of]}</Says>
+        </Block>
       );
     case "whole":
       return (
-        <Line label={label} of={of}>
+        <Line label={label} of={of} says={said[of]}>
           <TextLine
             inputMode="numeric"
+            className="w-16!"
             value={String(value)}
             wrong={wrongWhole(form.least, form.most)}
             onDone={(text) => put(Number(text))}
@@ -39,30 +44,17 @@ function Control({ of, label }: { of: NodeKey; label: string }) {
     case "label":
     case "text":
       return (
-        <Line label={label} of={of}>
+        <Line label={label} of={of} says={said[of]} long>
           <TextLine value={String(value ?? "")} onDone={(text) => put(text)} />
         </Line>
       );
     default:
       return (
-        <>
-          <span className="flex items-center gap-1 text-ink-2">
-            {label} <SetMark of={of} />
-          </span>
+        <Block>
+          <Name label={label} of={of} />
           <Choice label={field?.name ?? label} value={String(value)} options={optionsOf(of, true)} onChange={put} />
-        </>
+          <Says>{said[of]}</Says>
+        </Block>
       );
   }
-}
-
-/** A property as the table lays it out: its control, and what it causes now. */
-export function PropertyField({ of }: { of: NodeKey }) {
-  const { said } = useBench();
-  const { form, field, setting } = propertyOf(of);
-  return (
-    <>
-      <Control of={of} label={field?.label ?? setting?.label ?? of} />
-      <Says inset={form.sort === "flag"}>{said[of]}</Says>
-    </>
-  );
 }

@@ -4,7 +4,7 @@ import { IconPicker } from "../../../parts/icon-picker.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongBadge } from "../../../parts/wrong.js";
 import { useBench, useNode } from "./bench-context.js";
-import { Group, Line } from "./group.js";
+import { Block, Fields, Line } from "./group.js";
 import { OnlyLines } from "./only-lines.js";
 
 type Change = (part: { [K in keyof Tab]?: Tab[K] | undefined }, label: string) => void;
@@ -20,7 +20,7 @@ function Icons({ tab, change }: { tab: Tab; change: Change }) {
           onPick={(icon) => change({ icon }, icon ? `icon ${icon}` : "no icon")}
         />
       </Line>
-      <Line label="Chosen" view="tab.activeIcon">
+      <Line label="Icon while chosen" view="tab.activeIcon">
         <IconPicker
           label="Icon while it is chosen"
           value={tab.activeIcon}
@@ -48,7 +48,7 @@ export function TabGroup() {
     set("tab", Object.keys(next).length ? next : undefined, label);
   };
   return (
-    <Group title="Tab" room="min-w-54">
+    <Fields>
       <Line label="Label" view="tab.label">
         <TextLine
           value={tab.label ?? ""}
@@ -67,13 +67,15 @@ export function TabGroup() {
           }
         />
       </Line>
-      <Check
-        checked={tab.hidden !== true}
-        onChange={(shown) => change({ hidden: shown ? undefined : true }, shown ? "shown as a tab" : "hidden")}
-      >
-        Shown {tab.hidden ? <span className="text-ink-2">: in no face, but can be opened</span> : null}
-      </Check>
-      <OnlyLines frame={frame} only={tab.only} onChange={(only) => change({ only }, "where the tab is there")} />
-    </Group>
+      <Block>
+        <Check
+          checked={tab.hidden !== true}
+          onChange={(shown) => change({ hidden: shown ? undefined : true }, shown ? "shown as a tab" : "hidden")}
+        >
+          Shown {tab.hidden ? <span className="text-ink-2">: in no face, but can be opened</span> : null}
+        </Check>
+        <OnlyLines frame={frame} only={tab.only} onChange={(only) => change({ only }, "where the tab is there")} />
+      </Block>
+    </Fields>
   );
 }

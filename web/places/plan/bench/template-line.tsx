@@ -18,8 +18,8 @@ export function TemplateLine({
   onChange: (value: Record<string, string> | undefined) => void;
 }) {
   return (
-    <label className="flex min-w-56 grow flex-wrap items-center gap-1.5 [&>input]:flex-1">
-      <span className="whitespace-nowrap text-ink-2">{label}</span>
+    <label className="flex break-inside-avoid flex-col gap-0.5 pb-2.5">
+      <span className="text-ink-2">{label}</span>
       <TextLine
         aria-label={label}
         className="mono text-[12px]"

@@ -11,9 +11,13 @@ import {
   standsInFor,
   type WayInLook,
 } from "../../../../core/index.js";
-import { useBench } from "./bench-context.js";
-import { Group } from "./group.js";
+import { TextLine } from "../../../parts/text-line.js";
+import { readNames, wrongNames } from "../../../parts/wrong.js";
+import { lights, useIsLit } from "../drawing/lit.js";
 import { inMark } from "../drawing/pegs.js";
+import { useBench, useNode, useNodeOf } from "./bench-context.js";
+import { Line } from "./group.js";
+import { WayMark } from "./way-mark.js";
 
 /** The ladder of one way in, in words; an app that was left has none. */
 const backSays = (frame: Frame, ladder: Ladder | null): string => {
@@ -27,7 +31,7 @@ function StandsIn() {
   const standing = useMemo(() => standsInFor(frame, id), [frame, id]);
   if (standing.length === 0) return null;
   return (
-    <p>
+    <p className="pb-1">
       Stands in for{" "}
       {standing.map(({ id: other, need }, i) => (
         <span key={`${other} ${need.fact}`}>
@@ -48,49 +52,81 @@ function StandsIn() {
 
 /** One way in, with its Back; `usual` is the ladder of the first. */
 function WayIn({ look: { way, taken }, mark, usual }: { look: WayInLook; mark: string; usual: Ladder | null }) {
-  const { frame, lit, onLit, onChoose } = useBench();
+  const { frame, onChoose } = useBench();
+  const isLit = useIsLit(mark);
   const ladder = taken?.seen.ladder;
   const differs = ladder && (!usual || !samePath(pathOf(ladder), pathOf(usual)));
   return (
     <li
-      className={`flex min-h-7 items-center gap-2 border-b border-rule last:border-b-0 ${lit === mark ? "bg-petrol-soft" : ""}`}
-      onPointerEnter={() => onLit(mark)}
-      onPointerLeave={() => onLit(null)}
+      className={`grid grid-cols-[24px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,2fr)] items-center gap-x-2 border-b border-rule py-1 last:border-b-0 ${isLit ? "bg-petrol-soft" : ""}`}
+      {...lights(mark)}
     >
-      <span className="grid size-[19px] shrink-0 place-items-center rounded-full bg-petrol text-[11px] font-bold text-on-petrol">
-        {mark}
-      </span>
+      <WayMark mark={mark} />
       <button
         type="button"
-        className="max-w-30 shrink-0 truncate font-medium hover:underline"
+        className="justify-self-start text-left font-medium hover:underline"
         onClick={() => onChoose({ id: way.from, parent: placesOf(frame, way.from)[0] ?? null })}
       >
         {plainName(frame, way.from)}
       </button>
-      <span className="min-w-8 shrink truncate text-ink-2">{way.via === "row" ? "row" : way.label}</span>
+      <span className="text-ink-2">{way.via === "row" ? `a row: ${way.label}` : way.label}</span>
       <span
-        className={`ml-auto truncate ${differs ? "border-b-2 border-petrol font-semibold" : ""}`}
+        className={differs ? "font-semibold underline decoration-petrol decoration-2 underline-offset-4" : ""}
         title={taken && !taken.real ? "No way leads to that screen yet: it was opened from outside" : undefined}
       >
-        {taken ? `Back: ${backSays(frame, taken.seen.ladder)}` : "leads nowhere in this view"}
+        {taken ? backSays(frame, taken.seen.ladder) : "leads nowhere in this view"}
         {taken && !taken.real ? " *" : ""}
       </span>
     </li>
   );
 }
 
+/** Names of values that every way in has to hand over. */
+function WantsLine() {
+  const { said, set } = useBench();
+  const { wants = [] } = useNodeOf("screen");
+  return (
+    <div className="max-w-lg pt-2">
+      <Line label="Values that each way in must hand over" long says={said.wants}>
+        <TextLine
+          aria-label="Values that each way in must hand over"
+          className="mono text-[12px]"
+          value={wants.join(", ")}
+          placeholder="none; names, such as: draft, amount"
+          wrong={wrongNames}
+          onDone={(text) => {
+            const names = readNames(text) ?? [];
+            set("wants", names.length ? names : undefined, `wants ${names.join(", ") || "nothing"}`);
+          }}
+        />
+      </Line>
+    </div>
+  );
+}
+
 /** Every way in with its own Back: what lies beneath depends on where one came from. */
-export function WaysInGroup({ looks }: { looks: readonly WayInLook[] }) {
-  const { frame, id } = useBench();
+export function WaysInGroup() {
+  const { frame, id, looks } = useBench();
+  const { kind } = useNode();
   const isLost = frame.address?.lost === id;
   const stands = useMemo(() => standsInFor(frame, id).length > 0, [frame, id]);
   const usual = looks[0]?.taken?.seen.ladder ?? null;
   return (
-    <Group title="Ways in, each with its Back" wide>
+    <>
       <StandsIn />
-      {isLost && <p>Shown for links that lead nowhere.</p>}
+      {isLost && <p className="pb-1">Shown for links that lead nowhere.</p>}
       {looks.length === 0 && !stands && !isLost && (
-        <p className="text-ink-2">None: no action and no row opens it. It shows when its container starts with it.</p>
+        <p className="text-ink-2">No action and no row opens it. It shows when its container starts with it.</p>
+      )}
+      {looks.length > 0 && (
+        <p
+          aria-hidden
+          className="grid grid-cols-[24px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,2fr)] gap-x-2 text-[12.5px] text-ink-2"
+        >
+          <span className="col-start-2">from</span>
+          <span>by</span>
+          <span>Back then</span>
+        </p>
       )}
       <ol className="flex flex-col">
         {looks.map((look, i) => (
@@ -102,6 +138,7 @@ export function WaysInGroup({ looks }: { looks: readonly WayInLook[] }) {
           />
         ))}
       </ol>
-    </Group>
+      {kind === "screen" && <WantsLine />}
+    </>
   );
 }

@@ -14,9 +14,10 @@ import {
 import { Picker, type PickerOption } from "../../../parts/picker.js";
 import { addWay, addWayToNew, freeActionId } from "../acting/edits.js";
 import { outMark } from "../drawing/pegs.js";
-import { ActionRows, WayRow } from "./action-rows.js";
+import { ActionRows } from "./action-rows.js";
+import { AfterLines } from "./after-lines.js";
 import { useBench, useNodeOf } from "./bench-context.js";
-import { Group } from "./group.js";
+import { WayHead, WayRow } from "./way-row.js";
 
 const places: { value: Action["place"]; label: string }[] = [
   { value: "body", label: "body" },
@@ -63,19 +64,23 @@ const useDeeds = (): typeof plainActions => {
 
 /** A way that is no action: a row, or what the screen does by itself. */
 function PlainWay({ way, mark, says, effect }: { way: Way; mark: string; says: string; effect: string | undefined }) {
-  const { frame, lit, onLit, onChoose } = useBench();
+  const { frame, onChoose } = useBench();
   return (
-    <WayRow mark={mark} lit={lit} onLit={onLit}>
-      <button
-        type="button"
-        className="truncate font-medium hover:underline"
-        onClick={() => onChoose({ id: way.to, parent: placesOf(frame, way.to)[0] ?? null })}
-      >
-        {plainName(frame, way.to)}
-      </button>
-      <span className="text-ink-2">{says}</span>
-      <span className="ml-auto truncate text-ink-2">{effect}</span>
-    </WayRow>
+    <WayRow
+      mark={mark}
+      pressed={<span className="px-1.5">{says}</span>}
+      where={<span className="px-1.5">{way.via === "row" ? "a row" : "by itself"}</span>}
+      to={
+        <button
+          type="button"
+          className="text-left font-medium hover:underline"
+          onClick={() => onChoose({ id: way.to, parent: placesOf(frame, way.to)[0] ?? null })}
+        >
+          → {plainName(frame, way.to)}
+        </button>
+      }
+      says={effect}
+    />
   );
 }
 
@@ -114,18 +119,17 @@ function NewWay() {
 
 /** The ways out of a screen: its rows and actions. */
 export function WaysOutGroup() {
-  const { frame, view, id, set, lit, onLit, onChoose } = useBench();
+  const { frame, view, id, set, onChoose } = useBench();
   const node = useNodeOf("screen");
   const ways = useMemo(() => waysOut(id, node), [id, node]);
   const effects = useMemo(() => ways.map((way) => waySays(frame, view, way)), [frame, view, ways]);
   const plain = (via: Way["via"]) =>
     ways.map((way, i) =>
-      way.via === via ? (
-        <PlainWay key={via} way={way} mark={outMark(i)} says={via === "row" ? "row" : way.label} effect={effects[i]} />
-      ) : null,
+      way.via === via ? <PlainWay key={via} way={way} mark={outMark(i)} says={way.label} effect={effects[i]} /> : null,
     );
   return (
-    <Group title="Ways out" says="actions and rows" wide>
+    <>
+      {ways.length + (node.actions?.length ?? 0) > 0 && <WayHead />}
       <ol className="flex flex-col">
         {plain("row")}
         <ActionRows
@@ -137,14 +141,15 @@ export function WaysOutGroup() {
             const i = ways.findIndex((way) => way.action === action.id);
             return { mark: i < 0 ? null : outMark(i), effect: effects[i] ?? "" };
           }}
-          lit={lit}
-          onLit={onLit}
           onChange={(next, label) => set("actions", next.length ? next : undefined, label)}
           onChoose={onChoose}
         />
         {plain("after")}
       </ol>
-      <NewWay />
-    </Group>
+      <div className="max-w-md pt-1.5">
+        <NewWay />
+      </div>
+      <AfterLines />
+    </>
   );
 }

@@ -10,7 +10,7 @@ import {
 import { Choice } from "../../../parts/choice.js";
 import { ViewMark } from "../../../parts/view-mark.js";
 import { useBench, useHeld, useNode } from "./bench-context.js";
-import { Group, Says } from "./group.js";
+import { Block, Fields, Name, Says } from "./group.js";
 
 /** One thing that a container says for every screen within it that does not say it itself. */
 function WithinLine({ of }: { of: WithinKey }) {
@@ -24,10 +24,14 @@ function WithinLine({ of }: { of: WithinKey }) {
     vary(slot, undefined, value === "around" ? undefined : value, `${label.toLowerCase()} within: ${words}`);
   };
   return (
-    <>
-      <span className="flex items-center gap-1 text-ink-2">
-        {label} <ViewMark of={slot} name={`${label} within`} />
-      </span>
+    <Block>
+      <Name
+        label={
+          <>
+            {label} of every screen in it <ViewMark of={slot} name={`${label} within`} />
+          </>
+        }
+      />
       <Choice
         label={`${label} within`}
         value={isVaried(node, slot) ? "\u0000" : (within[of] ?? "around")}
@@ -35,17 +39,17 @@ function WithinLine({ of }: { of: WithinKey }) {
         onChange={put}
       />
       <Says>{withinSays(frame, view, id, of)}</Says>
-    </>
+    </Block>
   );
 }
 
 /** What a container says for every screen within it: one setting for a whole tab, or the whole app. */
 export function WithinGroup() {
   return (
-    <Group title="For every screen within" wide room="min-w-60">
+    <Fields>
       <WithinLine of="bars" />
       <WithinLine of="header" />
       <WithinLine of="system" />
-    </Group>
+    </Fields>
   );
 }

@@ -1,25 +1,26 @@
-import { type Frame, type Id, subtreeOf } from "../../../../core/index.js";
+import type { Id } from "../../../../core/index.js";
+import type { DrawingHands } from "./drawing-hands.js";
 
 export interface FoldMarkProps {
-  frame: Frame;
   id: Id;
   folded: boolean;
-  onFold: (id: Id, folded: boolean) => void;
+  /** How many are in it, however deep. */
+  inside: number;
+  hands: DrawingHands;
 }
 
 /** Folds a container to its name, and opens it again. */
-export function FoldMark({ frame, id, folded, onFold }: FoldMarkProps) {
-  const inside = subtreeOf(frame, id).length - 1;
+export function FoldMark({ id, folded, inside, hands }: FoldMarkProps) {
   return (
     <button
       type="button"
       tabIndex={-1}
       aria-label={folded ? "Unfold" : "Fold"}
       title={folded ? `Unfold the ${inside} inside (C)` : "Fold to its name (C)"}
-      className={`flex h-5 shrink-0 items-center gap-0.5 rounded-sm px-0.5 hover:bg-petrol-soft ${folded ? "border border-field bg-plate-2" : "text-ink-2"}`}
+      className={`flex h-5 min-w-5 shrink-0 items-center justify-center gap-0.5 rounded-sm px-0.5 hover:bg-petrol-soft ${folded ? "border border-field bg-plate-2" : "text-ink-2"}`}
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
-      onClick={() => onFold(id, !folded)}
+      onClick={() => hands.fold(id, !folded)}
     >
       <svg viewBox="0 0 12 12" width={12} height={12} aria-hidden>
         <path

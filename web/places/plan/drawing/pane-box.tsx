@@ -1,40 +1,25 @@
 import { memo } from "react";
-import { type Frame, type PaneHead, plainName, type Plate, nodeAt } from "../../../../core/index.js";
+import { type DrawnItem, edgeOf } from "./drawing-hands.js";
 import { RenameLine } from "./rename-line.js";
 
-export interface PaneBoxProps {
-  frame: Frame;
-  pane: PaneHead;
-  /** The plate of the pair. */
-  foot: Plate;
-  chosen: boolean;
-  entry: boolean;
-  renaming: boolean;
-  onRename: (title: string) => void;
-  onRenamed: () => void;
+export interface PaneBoxProps extends DrawnItem {
+  pane: "list" | "detail";
+  /** A screen has its title on its card. */
+  isScreen: boolean;
+  /** Where the plate of the pair ends, px. */
+  foot: number;
 }
 
 /** The name of a pair's pane, and the gutter that parts it from the other. */
-export const PaneBox = memo(function PaneBox({
-  frame,
-  pane,
-  foot,
-  chosen,
-  entry,
-  renaming,
-  onRename,
-  onRenamed,
-}: PaneBoxProps) {
-  const { id, pair, x, y, width, height } = pane;
-  const node = nodeAt(frame, id);
-  const isScreen = node.kind === "screen";
+export const PaneBox = memo(function PaneBox(props: PaneBoxProps) {
+  const { id, parent, x, y, width, height, title, chosen, entry, pane, isScreen, foot, renaming, hands } = props;
   return (
     <>
-      {pane.pane === "detail" && (
+      {pane === "detail" && (
         <span
           aria-hidden
           className="pointer-events-none absolute border-x-[1.5px] border-ink bg-page"
-          style={{ left: x - 13, top: y, width: 8, height: foot.y + foot.height - y }}
+          style={{ left: x - 13, top: y, width: 8, height: foot - y }}
         />
       )}
       <div
@@ -45,17 +30,17 @@ export const PaneBox = memo(function PaneBox({
               "aria-selected": chosen,
               tabIndex: entry ? 0 : -1,
               "data-node": id,
-              "data-parent": pair,
+              "data-parent": parent ?? "",
             })}
-        className={`absolute flex items-center gap-1.5 overflow-hidden rounded-sm px-1.5 text-[12px] whitespace-nowrap ${chosen ? "z-10 bg-plate-2 outline-2 outline-petrol" : ""}`}
+        className={`absolute flex items-center gap-1.5 overflow-hidden rounded-sm px-1.5 text-[12px] whitespace-nowrap ${chosen ? `z-10 bg-plate-2 ${edgeOf(props)}` : ""}`}
         style={{ left: x, top: y + 2, width, height: height - 2 }}
       >
         {renaming ? (
-          <RenameLine title={node.title ?? id} onRename={onRename} onRenamed={onRenamed} />
+          <RenameLine id={id} title={title} hands={hands} />
         ) : (
           <>
-            <span className="text-ink-2">{pane.pane}</span>
-            <span className="truncate font-semibold">{isScreen ? "" : plainName(frame, id)}</span>
+            <span className="text-ink-2">{pane}</span>
+            <span className="truncate font-semibold">{isScreen ? "" : title}</span>
           </>
         )}
       </div>

@@ -1,17 +1,18 @@
 import type { PointerEvent as ReactPointerEvent } from "react";
+import { type Frame, plainName } from "../../../../core/index.js";
+import { lights, useIsLit } from "./lit.js";
 import type { Peg } from "./pegs.js";
 
 export interface PegMarksProps {
+  frame: Frame;
   pegs: readonly Peg[];
-  lit: string | null;
-  onLit: (mark: string | null) => void;
   /** Where a new way can be pulled from, px on the plan; null where nothing leads out. */
   pull: { x: number; y: number } | null;
   onPull: (event: ReactPointerEvent) => void;
 }
 
 /** The ways in and out of what is chosen, as pegs: the same mark at both ends, filled where it is the chosen one's. */
-export function PegMarks({ pegs, lit, onLit, pull, onPull }: PegMarksProps) {
+export function PegMarks({ frame, pegs, pull, onPull }: PegMarksProps) {
   return (
     <>
       {pull && (
@@ -25,27 +26,31 @@ export function PegMarks({ pegs, lit, onLit, pull, onPull }: PegMarksProps) {
           +
         </span>
       )}
-      {pegs.map((peg) => {
-        const isLit = lit === peg.mark;
-        const look = peg.dangling
-          ? "border-dashed border-clay bg-plate-2 text-clay"
-          : peg.filled
-            ? "bg-petrol text-on-petrol border-plate-2"
-            : "bg-plate-2 text-petrol border-petrol";
-        return (
-          <span
-            key={`${peg.mark} ${peg.filled}`}
-            data-peg={peg.mark}
-            title={`${peg.way.label}: from ${peg.way.from} to ${peg.way.to}${peg.dangling ? ", which stands in no container" : ""}`}
-            onPointerEnter={() => onLit(peg.mark)}
-            onPointerLeave={() => onLit(null)}
-            className={`absolute z-20 grid size-[19px] place-items-center rounded-full border-[1.5px] text-[11px] font-bold ${look} ${isLit ? "scale-130 outline-2 outline-ink" : ""}`}
-            style={{ left: peg.x - 9.5, top: peg.y - 9.5 }}
-          >
-            {peg.mark}
-          </span>
-        );
-      })}
+      {pegs.map((peg) => (
+        <PegMark key={`${peg.mark} ${peg.filled}`} frame={frame} peg={peg} />
+      ))}
     </>
+  );
+}
+
+const looks = {
+  dangling: "border-dashed border-clay bg-plate-2 text-clay",
+  own: "bg-petrol text-on-petrol border-plate-2",
+  other: "bg-plate-2 text-petrol border-petrol",
+};
+
+function PegMark({ frame, peg: { mark, filled, x, y, way, dangling } }: { frame: Frame; peg: Peg }) {
+  const isLit = useIsLit(mark);
+  const look = looks[dangling ? "dangling" : filled ? "own" : "other"];
+  return (
+    <span
+      data-peg={mark}
+      title={`${way.label}: from ${plainName(frame, way.from)} to ${plainName(frame, way.to)}${dangling ? ", which stands in no container" : ""}`}
+      {...lights(mark)}
+      className={`absolute z-20 grid size-[19px] place-items-center rounded-full border-[1.5px] text-[11px] font-bold ${look} ${isLit ? "scale-130 outline-2 outline-ink" : ""}`}
+      style={{ left: x - 9.5, top: y - 9.5 }}
+    >
+      {mark}
+    </span>
   );
 }

@@ -1,4 +1,5 @@
 import {
+  type Card,
   type Frame,
   type Id,
   isAttached,
@@ -27,15 +28,18 @@ export const inMark = (i: number): string =>
 
 const size = 22;
 const most = 12;
+/** A card lower than this has no room for pegs under one another: they stand beside one another, away from it, px. */
+const low = 60;
+const beside = 20;
 
-interface Spot {
-  id: Id;
-  parent: Id | null;
-  x: number;
-  y: number;
-  width: number;
-  height: number;
+interface Spot extends Pick<Card, "id" | "parent" | "x" | "y" | "width" | "height"> {
+  /** The strip with the title, which no peg lies on, px; a card has one. */
+  head?: number;
 }
+
+/** How far down on a node's edge its first peg stands, px: under its title. */
+const firstPeg = ({ head = 0, height }: { head?: number; height: number }): number =>
+  head > 0 ? head + 9 : Math.min(height / 2, 16);
 
 /** Where on a chosen screen's edge a new way is pulled from: under the pegs of those it has. */
 export const pullSpot = (frame: Frame, layout: PlanLayout, chosen: Chosen): { x: number; y: number } | null => {
@@ -46,7 +50,8 @@ export const pullSpot = (frame: Frame, layout: PlanLayout, chosen: Chosen): { x:
   );
   if (!own) return null;
   const outs = Math.min(waysOut(chosen.id, node).length, most);
-  return { x: own.x + own.width, y: own.y + Math.min(own.height - 6, Math.min(own.height / 2, 16) + outs * size) };
+  if (own.height < low) return { x: own.x + own.width + outs * beside, y: own.y + own.height / 2 };
+  return { x: own.x + own.width, y: own.y + Math.min(own.height - 6, firstPeg(own) + outs * size) };
 };
 
 /** Where a node is drawn in one of its places: its pane or tooth before its card or plate. */
@@ -67,13 +72,14 @@ const otherEnds = (frame: Frame, layout: PlanLayout, chosen: Chosen) => {
     if (!spot) return [];
     const n = used.get(`${id} ${side}`) ?? 0;
     used.set(`${id} ${side}`, n + 1);
-    const row = Math.min(size - 2, spot.height / 2);
+    const away = spot.height < low ? n * beside : 0;
+    const down = spot.height < low ? spot.height / 2 : firstPeg(spot) + n * size;
     return [
       {
         mark,
         filled: false,
-        x: side === "right" ? spot.x + spot.width : spot.x,
-        y: spot.y + row / 2 + 8 + n * size,
+        x: side === "right" ? spot.x + spot.width + away : spot.x - away,
+        y: spot.y + down,
         way,
         dangling: !isAttached(frame, way.to),
       },
@@ -87,19 +93,24 @@ export const pegsOf = (frame: Frame, layout: PlanLayout, chosen: Chosen): Peg[] 
   const node = frame.nodes[chosen.id];
   if (!own || !node) return [];
   const otherEnd = otherEnds(frame, layout, chosen);
+  const isLow = own.height < low;
   const spaced = (i: number, count: number): number =>
-    own.y + Math.min(own.height / 2, 16) + i * Math.min(size, Math.max(12, (own.height - 20) / Math.max(1, count - 1)));
+    isLow
+      ? own.y + own.height / 2
+      : own.y +
+        firstPeg(own) +
+        i * Math.min(size, Math.max(12, (own.height - firstPeg(own) - 8) / Math.max(1, count - 1)));
   const outs = waysOut(chosen.id, node).slice(0, most);
   const ins = waysIn(frame, chosen.id).slice(0, most);
   return [
     ...outs.flatMap((way, i): Peg[] => {
-      const at = { x: own.x + own.width, y: spaced(i, outs.length) };
+      const at = { x: own.x + own.width + (isLow ? i * beside : 0), y: spaced(i, outs.length) };
       const mark = outMark(i);
       const peg = { mark, filled: true, ...at, way, dangling: !isAttached(frame, way.to) };
       return [peg, ...otherEnd(mark, way, way.to, "right")];
     }),
     ...ins.flatMap((way, i): Peg[] => {
-      const at = { x: own.x, y: spaced(i, ins.length) + 10 };
+      const at = { x: own.x - (isLow ? i * beside : 0), y: spaced(i, ins.length) + (isLow ? 0 : 10) };
       const mark = inMark(i);
       const peg = { mark, filled: true, ...at, way, dangling: !isAttached(frame, way.from) };
       return [peg, ...otherEnd(mark, way, way.from, "left")];

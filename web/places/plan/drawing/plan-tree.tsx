@@ -4,6 +4,7 @@ import { useDark } from "../../../app/theme.js";
 import { Part } from "../../../parts/part.js";
 import { DragLayer } from "../acting/drag-layer.js";
 import { type Planned, retitle } from "../acting/edits.js";
+import { useSteadyHands } from "./drawing-hands.js";
 import { PegMarks } from "./peg-marks.js";
 import { pictureStates } from "../../../device/picture-states.js";
 import { PlanDrawing } from "./plan-drawing.js";
@@ -35,8 +36,6 @@ export interface PlanTreeProps {
   dragged: string | null;
   pulling: Pulling;
   onPull: (event: ReactPointerEvent, from: string, start: Point) => void;
-  lit: string | null;
-  onLit: (mark: string | null) => void;
   make: (planned: Planned | null) => boolean;
 }
 
@@ -45,7 +44,7 @@ const chip = 290;
 
 /** The plan as a tree: its drawing, the pegs of what is chosen, and what is on its way by the pointer. */
 export function PlanTree(props: PlanTreeProps) {
-  const { frame, stage, picking, dragged, lit, onLit } = props;
+  const { frame, stage, picking, dragged } = props;
   const { layout, zoom, scroller, size, plan } = stage;
   const { chosen, others } = picking;
   const { pegs, pullFrom } = usePegs(frame, layout, chosen, others.length === 0 && !dragged);
@@ -70,9 +69,8 @@ export function PlanTree(props: PlanTreeProps) {
         <Drawing {...props} />
       </Part>
       <PegMarks
+        frame={frame}
         pegs={pegs}
-        lit={lit}
-        onLit={onLit}
         pull={pullFrom}
         onPull={(event) => chosen && pullFrom && props.onPull(event, chosen.id, pullFrom)}
       />
@@ -92,6 +90,14 @@ function Drawing(props: PlanTreeProps) {
   const dark = useDark();
   const shown = useMemo(() => pictureStates(pictured, view), [pictured, view]);
   const device = useDeviceSpot(frame, view);
+  const hands = useSteadyHands({
+    rename: (_, title) => chosen && make(retitle(frame, chosen, title.trim().slice(0, 200))),
+    renamed: renaming.done,
+    fold: (id, folded) => {
+      if (folded && chosen) select({ id, parent: placesOf(frame, id)[0] ?? null });
+      folds.fold([id], folded);
+    },
+  });
   if (!stage.layout) return null;
   return (
     <PlanDrawing
@@ -108,15 +114,8 @@ function Drawing(props: PlanTreeProps) {
       device={device}
       dragged={dragged}
       reached={reach?.nodes ?? null}
-      naming={(id, parent) => ({
-        renaming: renaming.is && chosen?.id === id && chosen.parent === parent,
-        onRename: (title) => chosen && make(retitle(frame, chosen, title.trim().slice(0, 200))),
-        onRenamed: renaming.done,
-      })}
-      onFold={(id, folded) => {
-        if (folded && chosen) select({ id, parent: placesOf(frame, id)[0] ?? null });
-        folds.fold([id], folded);
-      }}
+      isRenaming={renaming.is}
+      hands={hands}
     />
   );
 }

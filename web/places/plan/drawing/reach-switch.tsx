@@ -19,26 +19,26 @@ export function ReachSwitch({ frame, facts, reach, onChange }: ReachSwitchProps)
   const all = factCombinations(frame);
   const at = facts ? all.findIndex((each) => sameFacts(each, facts)) : -1;
   return (
-    <div className="absolute top-1.5 right-44 z-20 flex items-center gap-1.5 rounded-sm border border-field bg-plate-2/95 pl-2">
-      {reach && (
-        <span role="status" className="whitespace-nowrap">
-          <b>{reach.screens}</b> of {reach.all} screens {reach.isRough ? "may be shown" : "within reach"}
-        </span>
-      )}
+    <div className="mr-auto flex items-center gap-2">
       <select
         aria-label="Who can come where"
         title="Shows what a person can come to while the facts stay so"
-        className="h-7 max-w-44 bg-transparent px-1"
+        className="h-7 max-w-56 rounded-sm border border-field bg-plate-2 px-1"
         value={at}
         onChange={(event) => onChange(all[Number(event.target.value)] ?? null)}
       >
-        <option value={-1}>everybody</option>
+        <option value={-1}>for everybody</option>
         {all.map((each, i) => (
           <option key={i} value={i}>
             {wordsOf(frame, each)}
           </option>
         ))}
       </select>
+      {reach && (
+        <span role="status" className="whitespace-nowrap">
+          <b>{reach.screens}</b> of {reach.all} screens {reach.isRough ? "may be shown" : "within reach"}
+        </span>
+      )}
     </div>
   );
 }

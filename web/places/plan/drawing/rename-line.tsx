@@ -1,23 +1,22 @@
 import { TextLine } from "../../../parts/text-line.js";
-
-export interface RenameLineProps {
-  title: string;
-  onRename: (title: string) => void;
-  /** The person is done, whether the title is another or not. */
-  onRenamed: () => void;
-  className?: string;
-}
+import type { DrawnItem } from "./drawing-hands.js";
 
 /** Where something on the plan is given its title, in its place. */
-export function RenameLine({ title, onRename, onRenamed, className }: RenameLineProps) {
+export function RenameLine({
+  id,
+  title,
+  hands,
+  className,
+}: Pick<DrawnItem, "id" | "title" | "hands"> & { className?: string }) {
   return (
     <TextLine
       autoFocus
       aria-label="Title"
       value={title}
       onFocus={(event) => event.target.select()}
-      onDone={onRename}
-      onLeave={onRenamed}
+      onDone={(next) => hands.rename(id, next)}
+      // the person is done, whether the title is another or not
+      onLeave={hands.renamed}
       className={className}
     />
   );

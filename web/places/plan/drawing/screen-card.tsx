@@ -1,44 +1,28 @@
 import { memo } from "react";
-import {
-  type Card,
-  type Frame,
-  lensOf,
-  nameOf,
-  plainName,
-  type State,
-  type View,
-  nodeAt,
-} from "../../../../core/index.js";
-import { Picture } from "../../../device/picture.js";
+import type { DrawnPicture } from "../../../device/drawn-picture.js";
+import { PictureOf } from "../../../device/picture.js";
+import { Icon } from "../../../parts/icon.js";
+import { type DrawnItem, edgeOf } from "./drawing-hands.js";
 import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
 
-export interface ScreenCardProps {
-  frame: Frame;
-  /** The frame its picture is of: it may be one change behind. */
-  pictured: Frame;
-  card: Card;
-  /** What its picture shows; null for a row. */
-  state: State | null;
-  view: View;
-  dark: boolean;
-  chosen: boolean;
-  /** The key that goes into the plan lands here. */
-  entry: boolean;
+export interface ScreenCardProps extends DrawnItem {
+  /** px of the strip that bears its title. */
+  head: number;
+  /** It lies over the rest of its stack. */
+  covers: boolean;
+  /** Null for a row with the title alone. */
+  picture: DrawnPicture | null;
+  needs: string;
+  needsInFull: string;
+  /** The device shows it. */
   here: boolean;
   dragged: boolean;
-  /** Those it is looked at for cannot come here. */
-  faint: boolean;
-  renaming: boolean;
-  onRename: (title: string) => void;
-  onRenamed: () => void;
 }
 
-/** A screen on the plan: its picture as it is arranged, or its title where there is no room. */
+/** A screen on the plan: its title, and under it the picture of how it is arranged, where there is room. */
 export const ScreenCard = memo(function ScreenCard(props: ScreenCardProps) {
-  const { frame, view, card, chosen, entry, here, dragged, faint, renaming, onRename, onRenamed } = props;
-  const { id, parent, x, y, width, height, covers } = card;
-  const edge = chosen ? "border-petrol outline-2 outline-petrol" : covers ? "border-saffron" : "border-ink";
+  const { id, parent, x, y, width, height, title, chosen, entry, dragged, covers, renaming, hands, head } = props;
   return (
     <div
       role="treeitem"
@@ -46,65 +30,50 @@ export const ScreenCard = memo(function ScreenCard(props: ScreenCardProps) {
       tabIndex={entry ? 0 : -1}
       data-node={id}
       data-parent={parent ?? ""}
-      className={`absolute overflow-visible rounded-md border-[1.5px] bg-plate-2 ${edge} ${faint ? "border-dashed" : ""} ${dragged ? "opacity-40" : ""} ${chosen ? "z-10" : ""} focus-visible:outline-2`}
+      className={`absolute overflow-visible rounded-md border-[1.5px] bg-plate-2 ${edgeOf(props, covers ? "border-saffron" : "border-ink")} ${dragged ? "opacity-40" : ""} ${chosen ? "z-10" : ""} focus-visible:outline-2`}
       style={{ left: x, top: y, width, height }}
     >
-      <Face {...props} />
-      {card.picture && <Marks frame={frame} view={view} card={card} />}
+      {head > 0 ? <Pictured {...props} /> : <TitleRow {...props} />}
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
-          <RenameLine
-            title={nodeAt(frame, id).title ?? id}
-            onRename={onRename}
-            onRenamed={onRenamed}
-            className="font-semibold"
-          />
+          <RenameLine id={id} title={title} hands={hands} className="font-semibold" />
         </div>
-      )}
-      {here && (
-        <span
-          className={`pointer-events-none absolute right-0 z-10 truncate bg-ink px-1.5 text-center text-[11px] leading-4.5 font-semibold text-plate-2 ${card.picture ? "bottom-[22%] left-0" : "top-[3px] right-[3px] rounded-sm"}`}
-        >
-          device is here
-        </span>
       )}
     </div>
   );
 });
 
-function Face({ frame, pictured, card, state, view, dark, faint }: ScreenCardProps) {
-  const title = nameOf(frame, card.id);
-  const size = { width: card.width - 3, height: card.height - 3 };
+function Pictured({ title, head, picture, needs, needsInFull, here, faint }: ScreenCardProps) {
   return (
-    <div className={`pointer-events-none size-full overflow-hidden rounded-[4px] ${faint ? "opacity-25" : ""}`}>
-      {card.picture && state ? (
-        <>
-          <span className="sr-only">{title}, screen</span>
-          <Picture frame={pictured} state={state} view={view} {...size} dark={dark} />
-        </>
-      ) : (
-        <span className="flex size-full items-center truncate px-2 font-medium">{title}</span>
+    <div className={`pointer-events-none size-full overflow-hidden rounded-[4px] ${faint ? "opacity-60" : ""}`}>
+      <div className="border-b border-rule px-2 pt-[3px]" style={{ height: head - 1.5 }}>
+        <p className="line-clamp-3 text-[12.5px] leading-[15px] font-semibold wrap-anywhere">{title}</p>
+        <NeedMark needs={needs} needsInFull={needsInFull} className="max-w-full text-ink-2" />
+      </div>
+      {picture && <PictureOf picture={picture} />}
+      {here && (
+        <span className="absolute inset-x-0 bottom-0 rounded-b-[3px] bg-ink text-center text-[11px] leading-4.5 font-semibold text-plate-2">
+          device is here
+        </span>
       )}
+      <span className="sr-only">, screen</span>
     </div>
   );
 }
 
-/** What a picture does not tell: its name where it shows none, and whom it is for. */
-function Marks({ frame, view, card: { id, covers } }: Pick<ScreenCardProps, "frame" | "view" | "card">) {
-  const name = plainName(frame, id);
+function TitleRow({ title, here, faint }: ScreenCardProps) {
   return (
-    <>
-      {covers && (
-        <span className="pointer-events-none absolute inset-x-0 top-full truncate pt-0.5 text-center text-[11.5px] leading-4 font-semibold">
-          {name}
-        </span>
+    <div
+      className={`pointer-events-none flex size-full items-center gap-1 px-2.5 ${faint ? "opacity-60" : ""} ${here ? "rounded-[3px] bg-ink text-plate-2" : ""}`}
+      title={here ? "device is here" : undefined}
+    >
+      <span className="line-clamp-3 grow text-[12.5px] leading-[15px] font-medium wrap-anywhere">{title}</span>
+      {here && (
+        <>
+          <Icon name="device-mobile" size={14} />
+          <span className="sr-only">device is here</span>
+        </>
       )}
-      <NeedMark frame={frame} id={id} className="pointer-events-none absolute -top-2 -right-1 max-w-[calc(100%+8px)]" />
-      {!covers && lensOf(frame, view).look(id).header === "off" && (
-        <span className="pointer-events-none absolute inset-x-1 bottom-1 truncate rounded-sm bg-plate-2/90 text-center text-[11.5px] leading-4 font-semibold">
-          {name}
-        </span>
-      )}
-    </>
+    </div>
   );
 }

@@ -1,8 +1,6 @@
 import { type RefCallback, type RefObject, useCallback, useMemo, useRef } from "react";
-import { fitPlan, type Frame, type PlanLayout, type View } from "../../../../core/index.js";
-import type { Chosen } from "../../../app/place.js";
+import { fitPlan, type Frame, type PlanLayout, type PlanShows, type View } from "../../../../core/index.js";
 import { type Size, useSize } from "../../../parts/use-size.js";
-import { besideChosen } from "../acting/edits.js";
 import type { Point, Rect } from "./under.js";
 import type { Folds } from "./use-folds.js";
 import { useZoom } from "./use-zoom.js";
@@ -31,7 +29,19 @@ export interface Stage {
   pointOf: (event: { clientX: number; clientY: number }) => Point | null;
 }
 
-export const useStage = (frame: Frame, view: View, chosen: Chosen | null, { isFolded }: Folds): Stage => {
+/** What the bench takes of the room's height while it is as high as it is at first, px: how high it is made changes nothing on the plan. */
+const benchTakes = 300;
+
+export interface StageOptions {
+  frame: Frame;
+  view: View;
+  folds: Folds;
+  shows: PlanShows;
+  /** The height of the plan and of the bench under it, px; null while it was not measured, or the bench stands beside it. */
+  whole: number | null;
+}
+
+export const useStage = ({ frame, view, folds: { isFolded }, shows, whole }: StageOptions): Stage => {
   const [measured, size] = useSize();
   const plan = useRef<HTMLDivElement>(null);
   const scroller = useRef<HTMLDivElement | null>(null);
@@ -44,12 +54,12 @@ export const useStage = (frame: Frame, view: View, chosen: Chosen | null, { isFo
   );
   const { zoom, zoomBy, zoomTo } = useZoom(scroller);
   const aspect = view.height / view.width;
+  const height = whole === null ? (size?.height ?? 0) : Math.max(200, whole - benchTakes);
   const layout = useMemo(() => {
     if (!size) return null;
-    const pictured = new Set(chosen ? besideChosen(frame, chosen) : []);
-    const space = { width: size.width - 2 * margin, height: size.height - 2 * margin };
-    return fitPlan(frame, space, aspect, (id) => pictured.has(id), view, isFolded);
-  }, [frame, size?.width, size?.height, aspect, chosen, view, isFolded]);
+    const space = { width: size.width - 2 * margin, height: height - 2 * margin };
+    return fitPlan(frame, space, aspect, { view, folded: isFolded, shows });
+  }, [frame, size?.width, height, aspect, shows, view, isFolded]);
   return {
     room,
     scroller,

@@ -9,11 +9,7 @@ const look = "h-7 min-w-7 px-1.5 hover:bg-plate-0";
 /** How large the plan is drawn: smaller, larger, as it is, all of it. */
 export function ZoomButtons({ zoom, onZoom, onFit }: ZoomButtonsProps) {
   return (
-    <div
-      role="group"
-      aria-label="Zoom of the plan"
-      className="absolute top-1.5 right-4 z-20 flex rounded-sm border border-field bg-plate-2/95"
-    >
+    <div role="group" aria-label="Zoom of the plan" className="flex rounded-sm border border-field bg-plate-2">
       <button
         type="button"
         className={look}

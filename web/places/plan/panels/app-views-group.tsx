@@ -1,14 +1,29 @@
 import { useState } from "react";
-import { appSlots, type Cell, type Frame, isVaried, type Slot, variedEdit, type View } from "../../../../core/index.js";
+import {
+  appSlots,
+  type Cell,
+  type FaintViews,
+  type Frame,
+  isVaried,
+  type Slot,
+  variedEdit,
+  type View,
+} from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
 import { appSlotName } from "../../../parts/slot-names.js";
 import { Select } from "../../../parts/select.js";
 import { ViewGrid } from "../../../parts/view-grid.js";
 import { cellIn } from "../bench/cell-in.js";
-import { Group } from "../bench/group.js";
+
+export interface AppViewsGroupProps {
+  frame: Frame;
+  view: View;
+  /** Where colours are too faint in views that have others. */
+  elsewhere: readonly FaintViews[];
+}
 
 /** What of the app as a whole is otherwise in some views: its colours and sizes, its motions, and where links to nowhere lead. */
-export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
+export function AppViewsGroup({ frame, view, elsewhere }: AppViewsGroupProps) {
   const { editing } = useOpenFrame();
   const varied = appSlots.filter(({ slot }) => isVaried(frame, slot));
   const [asked, setAsked] = useState<Slot | null>(null);
@@ -17,7 +32,7 @@ export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
   const set = (cells: Cell[] | undefined, value: unknown, label: string) =>
     void editing.edit(variedEdit(null, slot, cells, value), label);
   return (
-    <Group title="Otherwise in some views" wide room="min-w-84">
+    <div className="flex max-w-xl flex-col gap-1.5">
       <Select
         label="What is otherwise in some views"
         className="self-start"
@@ -29,6 +44,15 @@ export function AppViewsGroup({ frame, view }: { frame: Frame; view: View }) {
         onChange={setAsked}
       />
       <ViewGrid key={slot} frame={frame} ids={null} slot={slot} name={name} at={cellIn(frame, view)} onSet={set} />
-    </Group>
+      {elsewhere.length > 0 && (
+        <ul aria-label="Too faint in some views" className="flex flex-col gap-1 px-1.5">
+          {elsewhere.map(({ where, faint }) => (
+            <li key={where} className="text-clay">
+              <b>! {where}</b>: {[...new Set(faint.map(({ says }) => says))].join(", ")}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
   );
 }

@@ -1,33 +1,29 @@
-import {
-  type ColourPair,
-  colourPairs,
-  type FaintViews,
-  type Mark,
-  type Palette,
-  sure,
-} from "../../../../core/index.js";
-import { Group } from "../bench/group.js";
+import { type ColourPair, colourPairs, type Mark, type Palette, sure } from "../../../../core/index.js";
 import { SidesHead } from "./sides-head.js";
 
 export interface ContrastGroupProps {
   light: Palette;
   dark: Palette;
   mark: Mark;
-  /** Where colours are too faint in views that have others. */
-  elsewhere: readonly FaintViews[];
 }
 
+/** Whether everything can be read, in few words. */
+export const contrastVerdict = (
+  { light, dark }: Pick<ContrastGroupProps, "light" | "dark">,
+  mark: Mark,
+  elsewhere: boolean,
+): string => {
+  const faint = [light, dark].flatMap((palette) => colourPairs(palette, mark)).filter((pair) => !pair.enough).length;
+  if (faint > 0) return `${faint} too faint`;
+  return elsewhere ? "faint in a view" : "all enough";
+};
+
 /** The contrast of everything that is read on something else. */
-export function ContrastGroup({ light, dark, mark, elsewhere }: ContrastGroupProps) {
+export function ContrastGroup({ light, dark, mark }: ContrastGroupProps) {
   const pairs = { light: colourPairs(light, mark), dark: colourPairs(dark, mark) };
   return (
-    <Group
-      title="Contrast"
-      says={verdict([...pairs.light, ...pairs.dark], elsewhere.length > 0)}
-      wide
-      room="min-w-116"
-      readOnly
-    >
+    // nothing in it can be worked: it takes the focus itself, to be scrolled by keys
+    <div tabIndex={0} role="group" aria-label="Contrast of every pair of colours">
       <table className="border-separate border-spacing-x-1.5 border-spacing-y-0.5">
         <SidesHead />
         <tbody>
@@ -40,24 +36,9 @@ export function ContrastGroup({ light, dark, mark, elsewhere }: ContrastGroupPro
           ))}
         </tbody>
       </table>
-      {elsewhere.length > 0 && (
-        <ul aria-label="Too faint in some views" className="flex flex-col gap-1 px-1.5">
-          {elsewhere.map(({ where, faint }) => (
-            <li key={where} className="text-clay">
-              <b>! {where}</b>: {[...new Set(faint.map(({ says }) => says))].join(", ")}
-            </li>
-          ))}
-        </ul>
-      )}
-    </Group>
+    </div>
   );
 }
-
-const verdict = (pairs: readonly ColourPair[], elsewhere: boolean): string => {
-  const faint = pairs.filter((pair) => !pair.enough).length;
-  if (faint > 0) return `${faint} too faint`;
-  return elsewhere ? "too faint in some views" : "all enough";
-};
 
 const grade = ({ ratio, wants, enough }: ColourPair): string =>
   !enough ? `needs ${wants}` : wants === 3 ? "enough" : ratio >= 7 ? "AAA" : "AA";

@@ -2,7 +2,7 @@ import { defaultCorner, defaultSizes, type Mark, marks, sizeNames, type Theme } 
 import { Choice } from "../../../parts/choice.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongWhole } from "../../../parts/wrong.js";
-import { Group, Line } from "../bench/group.js";
+import { Block, Fields, Line, Name, Says } from "../bench/group.js";
 import type { ThemeChanges } from "./use-theme.js";
 
 export interface MeasuresGroupProps {
@@ -21,14 +21,17 @@ const markSays = {
 /** How the chosen tab is marked, and how large bars, strips and corners are. */
 export function MeasuresGroup({ theme, mark, onChange }: MeasuresGroupProps) {
   return (
-    <Group title="Marks and measures">
-      <span className="text-ink-2">The chosen tab is marked by</span>
-      <Choice
-        label="How the chosen tab is marked"
-        value={mark}
-        options={marks.map((value) => ({ value, label: value, says: markSays[value] }))}
-        onChange={(value) => onChange({ mark: value === "tooth" ? undefined : value }, `mark ${value}`)}
-      />
+    <Fields>
+      <Block>
+        <Name label="The chosen tab is marked by" />
+        <Choice
+          label="How the chosen tab is marked"
+          value={mark}
+          options={marks.map((value) => ({ value, label: value, says: markSays[value] }))}
+          onChange={(value) => onChange({ mark: value === "tooth" ? undefined : value }, `mark ${value}`)}
+        />
+        <Says>{markSays[mark]}</Says>
+      </Block>
       <Measure
         name="corner"
         usual={defaultCorner}
@@ -47,7 +50,7 @@ export function MeasuresGroup({ theme, mark, onChange }: MeasuresGroupProps) {
           }}
         />
       ))}
-    </Group>
+    </Fields>
   );
 }
 

@@ -3,7 +3,7 @@ import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { wrongEmpty } from "../../../parts/wrong.js";
-import { Group } from "../bench/group.js";
+import { Fields } from "../bench/group.js";
 import { changedIn, type Changes, idAmong, useSetFrame } from "./use-set-frame.js";
 
 /** The kinds of device the app runs on. */
@@ -18,26 +18,29 @@ export function TargetGroup({ frame }: { frame: Frame }) {
     set("targets", [...targets, made], `Add the target ${label}`);
   };
   return (
-    <Group title="Targets" says="kinds of device, by how Back works there" wide room="min-w-72">
-      {targets.map((target) => (
-        <TargetRow
-          key={target.id}
-          target={target}
-          isOnly={targets.length === 1}
-          onPut={(changes, label) => set("targets", changedIn(targets, target.id, changes), label)}
-          onTakeOut={() =>
-            set(
-              "targets",
-              targets.filter(({ id }) => id !== target.id),
-              `Without ${target.label}`,
-            )
-          }
-        />
-      ))}
-      <Button icon="plus" className="self-start" onClick={add}>
+    <>
+      <p className="pb-1.5 text-ink-2">Kinds of device, by how Back works there.</p>
+      <Fields>
+        {targets.map((target) => (
+          <TargetRow
+            key={target.id}
+            target={target}
+            isOnly={targets.length === 1}
+            onPut={(changes, label) => set("targets", changedIn(targets, target.id, changes), label)}
+            onTakeOut={() =>
+              set(
+                "targets",
+                targets.filter(({ id }) => id !== target.id),
+                `Without ${target.label}`,
+              )
+            }
+          />
+        ))}
+      </Fields>
+      <Button icon="plus" onClick={add}>
         Add a target
       </Button>
-    </Group>
+    </>
   );
 }
 
@@ -50,9 +53,8 @@ interface TargetRowProps {
 
 function TargetRow({ target, isOnly, onPut, onTakeOut }: TargetRowProps) {
   return (
-    <fieldset className="flex flex-col gap-1 border-b border-rule pb-1.5">
+    <fieldset className="mb-2 flex break-inside-avoid flex-col gap-1 border-b border-rule pb-2">
       <div className="flex items-center gap-1.5">
-        <span className="mono w-14 shrink-0 truncate text-ink-2">{target.id}</span>
         <TextLine
           aria-label={`Name of the target ${target.id}`}
           value={target.label}
@@ -67,7 +69,8 @@ function TargetRow({ target, isOnly, onPut, onTakeOut }: TargetRowProps) {
           onClick={onTakeOut}
         />
       </div>
-      <div className="flex flex-wrap gap-x-4 gap-y-1 pl-15">
+      <p className="mono text-[12px] text-ink-2">{target.id}</p>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
         <Check
           checked={hasSystemBack(target)}
           onChange={(systemBack) =>

@@ -1,23 +1,27 @@
 import { useMemo, useState } from "react";
 import {
+  appSlots,
   type ColourName,
   colourNames,
   coloursOf,
   faintInSomeViews,
   type Frame,
+  isVaried,
   markOf,
   type Palette,
   type View,
 } from "../../../../core/index.js";
-import { Button } from "../../../parts/button.js";
 import { ColourField } from "./colour-field.js";
 import { colourWords } from "../../../parts/colour-words.js";
 import { AppViewsGroup } from "./app-views-group.js";
-import { ContrastGroup } from "./contrast-group.js";
-import { Group } from "../bench/group.js";
+import { ContrastGroup, contrastVerdict } from "./contrast-group.js";
+import { type BenchGroup, BenchGroups } from "../bench/bench-groups.js";
 import { MeasuresGroup } from "./measures-group.js";
+import { PanelHead } from "./panel-head.js";
 import { type Side, sides, SidesHead } from "./sides-head.js";
 import { useTheme } from "./use-theme.js";
+
+const countSays = (count: number): string => (count === 1 ? "1 thing" : count === 0 ? "nothing" : `${count} things`);
 
 /** A colour that is being picked, and not taken yet. */
 interface Trying {
@@ -54,34 +58,62 @@ export default function ThemeGroups({ frame, view, onClose }: { frame: Frame; vi
       onDone={(hex) => colour(side, name, hex)}
     />
   );
+  const groups: BenchGroup[] = [
+    {
+      id: "colours",
+      label: "colours",
+      name: "Colours",
+      value: `${colourNames.filter((name) => theme.light?.[name] ?? theme.dark?.[name]).length} set`,
+      width: 380,
+      body: () => (
+        <table className="border-separate border-spacing-x-1.5 border-spacing-y-0.5">
+          <SidesHead />
+          <tbody>
+            {colourNames.map((name) => (
+              <tr key={name}>
+                <td className="whitespace-nowrap">{colourWords[name]}</td>
+                {sides.map((side) => (
+                  <td key={side}>{field(side, name)}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ),
+    },
+    {
+      id: "contrast",
+      label: "contrast",
+      name: "Contrast",
+      value: contrastVerdict(palettes, mark, elsewhere.length > 0),
+      width: 470,
+      body: () => <ContrastGroup {...palettes} mark={mark} />,
+    },
+    {
+      id: "measures",
+      label: "marks and measures",
+      name: "Marks and measures",
+      value: mark,
+      width: 380,
+      body: () => <MeasuresGroup theme={theme} mark={mark} onChange={change} />,
+    },
+    {
+      id: "app-views",
+      label: "differs by view",
+      name: "Otherwise in some views",
+      value: countSays(appSlots.filter(({ slot }) => isVaried(frame, slot)).length),
+      width: 420,
+      body: () => <AppViewsGroup frame={frame} view={view} elsewhere={elsewhere} />,
+    },
+  ];
   return (
     <>
-      <header className="flex h-10.5 shrink-0 items-center gap-2.5 border-b border-ink px-3">
-        <h2 className="text-[15px] font-bold">Theme and bars</h2>
-        <p className="truncate text-ink-2">How the devices of this app are drawn; the contrast is judged by WCAG 2.2</p>
-        <span className="grow" />
-        <Button onClick={onClose}>Done</Button>
-      </header>
-      <div className="flex min-h-0 grow overflow-x-auto">
-        <Group title="Colours" wide room="min-w-88">
-          <table className="border-separate border-spacing-x-1.5 border-spacing-y-0.5">
-            <SidesHead />
-            <tbody>
-              {colourNames.map((name) => (
-                <tr key={name}>
-                  <td className="whitespace-nowrap">{colourWords[name]}</td>
-                  {sides.map((side) => (
-                    <td key={side}>{field(side, name)}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </Group>
-        <ContrastGroup {...palettes} mark={mark} elsewhere={elsewhere} />
-        <MeasuresGroup theme={theme} mark={mark} onChange={change} />
-        <AppViewsGroup frame={frame} view={view} />
-      </div>
+      <PanelHead
+        title="Theme and bars"
+        says="How the devices of this app are drawn; the contrast is judged by WCAG 2.2"
+        onClose={onClose}
+      />
+      <BenchGroups groups={groups} />
     </>
   );
 }
