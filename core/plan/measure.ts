@@ -3,6 +3,7 @@ import { heldBy } from "../frame/held.js";
 import { opensOf } from "../frame/look.js";
 import { classOf } from "../frame/views.js";
 import { plainName } from "../frame/names.js";
+import { shortNeed } from "../frame/needs.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
@@ -90,15 +91,20 @@ const captionRoom = (frame: Frame, stack: Id): number => {
   return roomFor(words.length, smallLetter, 18);
 };
 
+/** What a node needs, in the words that stand on the plan; empty where it needs nothing. */
+const needWords = (frame: Frame, id: Id): string =>
+  (nodeAt(frame, id).needs ?? []).map((need) => shortNeed(frame, need)).join(", ");
+
 /** What a plate's name needs, with its signs beside it. */
 const headRoom = (frame: Frame, id: Id): number => roomFor(plainName(frame, id).length, nameLetter, 76);
 
 /** What a tooth needs: the icon, the label, a badge, and what the tab needs. */
 const toothRoom = (frame: Frame, id: Id): number => {
-  const { tab = {}, needs } = nodeAt(frame, id);
+  const { tab = {} } = nodeAt(frame, id);
+  const needs = needWords(frame, id);
   const label = (tab.label ?? plainName(frame, id)).length * titleLetter;
   const marks = (tab.icon ? 24 : 0) + (tab.badge === undefined ? 0 : 28) + (tab.hidden ? 48 : 0);
-  return Math.min(mostForText, Math.ceil(label + marks + (needs?.length ? 90 : 0) + 30));
+  return Math.min(mostForText, Math.ceil(label + marks + (needs ? needs.length * smallLetter + 20 : 0) + 30));
 };
 
 /** What measures a node and all in it, for a frame. */
@@ -117,8 +123,9 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
     const { width, height } = picture ? sizes.card : sizes.row;
     const lines = Math.min(title.most, linesIn(plainName(frame, id), width - 18, titleLetter));
     if (!picture) return new CardBox(id, parent, width, height + (lines - 1) * title.line, picture, 0);
-    const needs = frame.nodes[id]!.needs?.length ? title.needs : 0;
-    const head = title.around + lines * title.line + needs;
+    const needs = needWords(frame, id);
+    const needLines = needs ? linesIn(needs, width - 32, smallLetter) : 0;
+    const head = title.around + lines * title.line + needLines * title.needs;
     return new CardBox(id, parent, width, height + head, picture, head);
   };
   const hung = (id: Id, parent: Id | null, { taps, under }: Stepped): CardBox => {

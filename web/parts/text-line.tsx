@@ -1,4 +1,5 @@
 import {
+  type ChangeEvent,
   type InputHTMLAttributes,
   type KeyboardEvent,
   useEffect,
@@ -16,6 +17,8 @@ export interface TextLineProps extends Omit<InputHTMLAttributes<HTMLInputElement
   onDone: (value: string) => void;
   /** What is wrong with a text, and what is expected; null when it can be taken. What is wrong is kept and said, not taken. */
   wrong?: ((text: string) => string | null) | undefined;
+  /** It may be long: it wraps, and is as high as it has lines. Enter is done with it all the same, with Shift it begins a line. */
+  wraps?: boolean;
   /** A line that is there only while something is written: the person is done with it, whether the text is another or not. */
   onLeave?: () => void;
 }
@@ -53,7 +56,7 @@ const useTyped = ({ value, onDone, wrong }: Pick<TextLineProps, "value" | "onDon
  * A line of text that changes nothing while it is being typed. What is refused stays in it with the reason, and so does the
  * focus; Escape takes back what was typed, and closes a line that is there for that alone.
  */
-export function TextLine({ value, onDone, wrong, onLeave, className = "", ...rest }: TextLineProps) {
+export function TextLine({ value, onDone, wrong, onLeave, wraps = false, className = "", ...rest }: TextLineProps) {
   const id = useId();
   const { text, fault, isTyped, type, reset, done } = useTyped({ value, onDone, wrong });
   const isLeft = useRef(false);
@@ -61,7 +64,8 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
     isLeft.current = true;
     onLeave?.();
   };
-  const keys = (event: KeyboardEvent<HTMLInputElement>) => {
+  const keys = (event: KeyboardEvent<HTMLElement>) => {
+    if (event.key === "Enter" && wraps && event.shiftKey) return event.stopPropagation();
     if (event.key === "Enter") {
       // what gets the focus is not pressed by the same Enter
       event.preventDefault();
@@ -73,23 +77,28 @@ export function TextLine({ value, onDone, wrong, onLeave, className = "", ...res
     else return;
     event.stopPropagation();
   };
+  const shape = wraps ? "min-h-7 py-1 leading-[18px] resize-none [field-sizing:content]" : "h-7";
+  const field = {
+    spellCheck: false,
+    autoComplete: "off",
+    className: `w-full min-w-0 rounded-sm border bg-plate-2 px-1.5 ${shape} ${fault ? "border-clay" : "border-field"} ${className}`,
+    value: text,
+    "aria-invalid": fault !== null || undefined,
+    "aria-describedby": fault ? id : undefined,
+    ...ownEscape(isTyped || onLeave !== undefined),
+    onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => type(event.target.value),
+    onBlur: () => {
+      if (!isLeft.current && done()) onLeave?.();
+    },
+    onKeyDown: keys,
+  };
   return (
     <>
-      <input
-        spellCheck={false}
-        autoComplete="off"
-        className={`h-7 w-full min-w-0 rounded-sm border bg-plate-2 px-1.5 ${fault ? "border-clay" : "border-field"} ${className}`}
-        value={text}
-        aria-invalid={fault !== null || undefined}
-        aria-describedby={fault ? id : undefined}
-        {...ownEscape(isTyped || onLeave !== undefined)}
-        onChange={(event) => type(event.target.value)}
-        onBlur={() => {
-          if (!isLeft.current && done()) onLeave?.();
-        }}
-        onKeyDown={keys}
-        {...rest}
-      />
+      {wraps ? (
+        <textarea rows={1} {...field} placeholder={rest.placeholder} aria-label={rest["aria-label"]} />
+      ) : (
+        <input {...field} {...rest} />
+      )}
       {fault && <Fault id={id} says={fault} />}
     </>
   );

@@ -161,7 +161,7 @@ export function BodyGroup() {
       {"row" in body && <RowTarget body={body} />}
       {body.kind === "text" && (
         <Line label="Text" long>
-          <TextLine value={body.text} onDone={(text) => change({ text: text.slice(0, 4000) }, "another text")} />
+          <TextLine wraps value={body.text} onDone={(text) => change({ text: text.slice(0, 4000) }, "another text")} />
         </Line>
       )}
       {body.kind === "form" && <FormFields fields={body.fields} change={change} />}

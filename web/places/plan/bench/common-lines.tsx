@@ -24,6 +24,7 @@ export function NoteLine() {
   return (
     <Line label="Note" of="note" long>
       <TextLine
+        wraps
         value={useNode().note ?? ""}
         placeholder="for those who read the frame"
         onDone={(note) => set("note", note.trim().slice(0, 2000), "another note")}

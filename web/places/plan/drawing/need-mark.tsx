@@ -21,13 +21,13 @@ export function NeedMark({ needs, needsInFull, className = "" }: NeedMarkProps) 
   return (
     <span
       title={`needs ${needsInFull}`}
-      className={`inline-flex min-w-0 items-center gap-1 text-[11px] leading-4 font-normal ${className}`}
+      className={`inline-flex min-w-0 items-start gap-1 text-[11px] leading-[17px] font-normal ${className}`}
     >
-      <svg aria-hidden width={9} height={9} viewBox="0 0 9 9" className="shrink-0">
+      <svg aria-hidden width={9} height={9} viewBox="0 0 9 9" className="mt-1 shrink-0">
         <path d="M1.5 1v7M1.5 4.5h5.5M7 2.5v4" fill="none" stroke="currentColor" strokeWidth={1.4} />
       </svg>
       <span className="sr-only">needs </span>
-      <span className="truncate">{needs}</span>
+      <span>{needs}</span>
     </span>
   );
 }

@@ -7,6 +7,8 @@ import { farZoom, manyZoom } from "./use-zoom.js";
 const beyond = 220;
 /** It is looked at anew after that much was scrolled, px. */
 const coarse = 110;
+/** What the small map needs beside itself, px. */
+const mapRoom = 300;
 /** Cards in sight that are too many to be drawn with what is on them. */
 const many = 200;
 
@@ -37,6 +39,9 @@ export const useSight = ({ size, layout, zoom, scroller }: Stage): Sight => {
   const isPartly =
     layout !== null &&
     size !== null &&
+    // in a small room the map would cover more than it tells
+    size.width > 2 * mapRoom &&
+    size.height > mapRoom &&
     (layout.width * zoom > 2 * size.width || layout.height * zoom > 2 * size.height);
   return {
     inSight,

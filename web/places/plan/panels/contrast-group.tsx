@@ -29,7 +29,7 @@ export function ContrastGroup({ light, dark, mark }: ContrastGroupProps) {
         <tbody>
           {pairs.light.map((pair, i) => (
             <tr key={pair.id}>
-              <td className="whitespace-nowrap">{pair.says}</td>
+              <td>{pair.says}</td>
               <PairCell pair={pair} />
               <PairCell pair={sure(pairs.dark[i])} />
             </tr>

@@ -1,4 +1,4 @@
-import { type Fact, factAtLaunch, factsOf, type Frame, sure } from "../../../../core/index.js";
+import { type Fact, factAtLaunch, factsOf, type Frame, sure, valueWord } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
 import { Check } from "../../../parts/check.js";
 import { chosenValue, factOptions } from "../../../parts/fact-options.js";
@@ -60,8 +60,9 @@ function FactRow({ fact, onPut, onTakeOut }: FactRowProps) {
         />
         <Select
           label={`${fact.label} at the launch`}
+          className="shrink-0"
           value={String(factAtLaunch(fact))}
-          options={factOptions(fact)}
+          options={factOptions(fact, (value) => `at launch: ${valueWord(value)}`)}
           onChange={(text) => {
             onPut({ launch: chosenValue(fact, text) }, `${fact.label} is ${text} at the launch`);
           }}

@@ -86,7 +86,7 @@ export default function ThemeGroups({ frame, view, onClose }: { frame: Frame; vi
       label: "contrast",
       name: "Contrast",
       value: contrastVerdict(palettes, mark, elsewhere.length > 0),
-      width: 470,
+      width: 520,
       body: () => <ContrastGroup {...palettes} mark={mark} />,
     },
     {
