@@ -20,27 +20,27 @@ const nodes: [frame: string, id: string, parent: string | null][] = [
   ["repair-cafe", "house", "app"],
   ["repair-cafe", "things", "house"],
 ];
-const sizes: [width: number, height: number, theme: string][] = [1280, 900, 1920].flatMap((width) =>
-  ["light", "dark"].map((theme): [number, number, string] => [
-    width,
-    { 1280: 800, 900: 700, 1920: 1080 }[width]!,
-    theme,
-  ]),
-);
-
-test.each(sizes)(
-  "in a window of %i by %i, %s, nothing of the plan or the bench is cut off, overlaps or lies outside",
-  async (width, height, theme) => {
+test.each([
+  [1280, 800],
+  [900, 700],
+  [1920, 1080],
+])(
+  "in a window of %i by %i, in both themes, nothing of the plan or the bench is cut off, overlaps or lies outside",
+  async (width, height) => {
     await me.page.setViewport({ width, height });
-    await me.page.evaluateOnNewDocument((name) => localStorage.setItem("handy-frame:theme", name), theme);
     const wrong = new Set<string>();
     const look = async (where: string, parts = 'section[aria-label="Bench"]') => {
-      for (const each of await badlyDrawn(me.page, parts)) wrong.add(`${where}: ${each}`);
+      for (const theme of ["dark", "light"]) {
+        await me.page.evaluate((name) => (document.documentElement.dataset.theme = name), theme);
+        for (const each of await badlyDrawn(me.page, parts)) wrong.add(`${theme} ${where}: ${each}`);
+      }
     };
     const lookAtGroups = async (where: string) => {
       await me.see("[data-group]");
       await look(where, "main");
-      for (const group of await me.page.$$eval("[data-group]", (all) => all.map((each) => each.dataset.group!))) {
+      for (const group of await me.page.$$eval("[data-group]", (all) =>
+        all.map((each) => (each as HTMLElement).dataset.group!),
+      )) {
         await me.group(group);
         await look(`${where} ${group}`);
       }
