@@ -17,7 +17,15 @@ export {
   type TargetTrouble,
   targetTrouble,
 } from "./arrange/index.js";
-export { askingFirst, type ChangeOfMind, changesOfMind, isLeftUnasked, settingDeed } from "./change/index.js";
+export {
+  askingFirst,
+  type ChangeOfMind,
+  changesOfMind,
+  isLeftUnasked,
+  leadElsewhere,
+  settingDeed,
+  waysGoneWith,
+} from "./change/index.js";
 export {
   applyEach,
   applyEdit,

@@ -1,5 +1,6 @@
 import { askBeforeLeaving } from "./ask-leave.js";
 import type { ChangeOfMind } from "./change.js";
+import { listAndDetail } from "./list-detail.js";
 import { pushOrSheet } from "./opens.js";
 import { pairOrTabs } from "./pair.js";
 import { share, split } from "./share.js";
@@ -16,6 +17,7 @@ export const changes: readonly ChangeOfMind[] = [
   wrapInHub,
   wrapInSheet,
   unwrap,
+  listAndDetail,
   pairOrTabs,
   share,
   split,

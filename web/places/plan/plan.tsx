@@ -6,6 +6,8 @@ import { PlanTree } from "./drawing/plan-tree.js";
 import { pressOn } from "./acting/press.js";
 import { PlanLine } from "./drawing/plan-line.js";
 import { SmallMap } from "./drawing/small-map.js";
+import { useAdding } from "./acting/use-adding.js";
+import { useTakingOut } from "./acting/use-taking-out.js";
 import { useClipboard } from "./acting/use-clipboard.js";
 import { useFolds } from "./drawing/use-folds.js";
 import { useIntoSight } from "./drawing/use-into-sight.js";
@@ -43,9 +45,11 @@ export function Plan() {
   const reached = useReached(deferred, view);
 
   const make = useMakeHere(takesFocus);
+  const adding = useAdding(make, renaming);
+  const taking = useTakingOut(frame, make);
   const { onDrag, drawn } = useOnTheWay({ frame, view, stage, make });
   useIntoSight(stage, { chosen, takesFocus, isPressed, isRenaming: renaming.is });
-  const onKeyDown = usePlanKeys({ frame, picking, stage, folds, renaming, takesFocus, make, setTool });
+  const onKeyDown = usePlanKeys({ frame, picking, stage, folds, renaming, adding, taking, takesFocus, make, setTool });
   useClipboard({ frame, chosen, others, make });
   const shown = { frame, pictured: deferred, view, stage, sight, picking, renaming, folds, reach: reached.reach };
   return (
@@ -68,7 +72,7 @@ export function Plan() {
           onPointerDown={pressOn({ stage, sight, picking, renaming, isPressed, onDrag })}
           onDoubleClick={() => chosen && renaming.set(true)}
         >
-          <PlanTree {...shown} {...drawn} make={make} />
+          <PlanTree {...shown} {...drawn} adding={adding} />
         </div>
         {stage.layout && sight.part && (
           <SmallMap layout={stage.layout} chosen={chosen} sight={sight.part} onGo={sight.goTo} />
@@ -78,7 +82,8 @@ export function Plan() {
         tool={tool}
         onTool={setTool}
         make={make}
-        onAdd={(planned) => renaming.set(make(planned))}
+        adding={adding}
+        taking={taking}
         chosen={chosen}
         others={others}
         frame={onBench}

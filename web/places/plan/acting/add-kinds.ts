@@ -19,6 +19,8 @@ export interface AddKind {
   id: string;
   label: string;
   says: string;
+  /** It stands beside what is chosen: nothing has to lead to it from there. */
+  isSibling?: true;
   plan: (frame: Frame, chosen: Chosen) => Planned;
 }
 
@@ -146,12 +148,13 @@ export const addKinds: readonly AddKind[] = [
     id: "after",
     label: "Screen after",
     says: "behind what is chosen (N)",
+    isSibling: true,
     plan: (frame, chosen) => addAfter(frame, chosen),
   },
   {
     id: "inside",
     label: "Screen inside",
-    says: "at its end; in tabs a new tab (Shift N)",
+    says: "led to from a screen; in tabs a new tab (Shift N)",
     plan: (frame, chosen) => addInside(frame, chosen),
   },
   { id: "tabs", label: "Tabs", says: "a hub with two tabs, each a stack of its own", plan: tabs },

@@ -17,9 +17,12 @@ import type { Command } from "../../../app/commands.js";
 import type { Chosen } from "../../../app/place.js";
 import type { OpenFrame } from "../../../data/open-frame.js";
 import type { Tool } from "../bench/bench-foot.js";
-import { addAfter, addInside, copyOf, type Planned, takeOutAll } from "./edits.js";
+import { addAfter, addInside, copyOf, type Planned } from "./edits.js";
+import { beginList } from "../panels/list-text.js";
 import { goToGroup } from "./go-to-group.js";
 import { isSame, outermost } from "./selection.js";
+import type { Adding } from "./use-adding.js";
+import type { TakingOut } from "./use-taking-out.js";
 import type { Folds } from "../drawing/use-folds.js";
 import type { Picking } from "./use-picking.js";
 import type { Renaming } from "./use-renaming.js";
@@ -32,6 +35,8 @@ export interface PlanHands {
   stage: Stage;
   folds: Folds;
   renaming: Renaming;
+  adding: Adding;
+  taking: TakingOut;
   make: (planned: Planned | null) => boolean;
   setTool: (tool: Tool | null) => void;
 }
@@ -43,32 +48,32 @@ interface About extends PlanHands {
   name: string;
 }
 
-const adding = ({ frame, at, name, make, setTool, renaming, opened }: About): Command[] => [
+const additions = ({ frame, at, name, adding, setTool, opened }: About): Command[] => [
   { id: "add", label: "Add anything", keys: ["A"], says: "screen, tabs, pair, sheet", run: () => setTool("add") },
   {
     id: "add-after",
     label: "Add a screen after",
     keys: ["N"],
     says: name,
-    run: () => renaming.set(make(addAfter(frame, at))),
+    run: () => adding.add(addAfter(frame, at), null),
   },
   {
     id: "add-inside",
     label: "Add a screen inside",
     keys: ["Shift N"],
     says: name,
-    run: () => renaming.set(make(addInside(frame, at))),
+    run: () => adding.add(addInside(frame, at), at.id),
   },
   {
     id: "list",
     label: "Make screens from a list",
     keys: ["L"],
     says: "an indented list of names",
-    run: () => opened.selection.showPanel("list"),
+    run: () => beginList(opened),
   },
 ];
 
-const changing = ({ frame, at, name, picking, make, setTool, renaming, opened }: About): Command[] => {
+const changing = ({ frame, at, name, picking, taking, make, setTool, renaming, opened }: About): Command[] => {
   const { chosen, others } = picking;
   const all = chosen ? [chosen, ...others] : [];
   return [
@@ -101,7 +106,7 @@ const changing = ({ frame, at, name, picking, make, setTool, renaming, opened }:
       label: "Delete",
       keys: ["Delete", "Backspace"],
       says: all.length > 1 ? `${all.length} chosen` : name,
-      run: () => all.length && make(takeOutAll(frame, outermost(frame, all))),
+      run: () => all.length && taking.ask(outermost(frame, all)),
     },
     {
       id: "device",
@@ -185,7 +190,7 @@ export const commandsOf = (hands: PlanHands, opened: OpenFrame): Command[] => {
   const at = hands.picking.chosen ?? { id: hands.frame.root, parent: null };
   const about = { ...hands, opened, at, name: plainName(hands.frame, at.id) };
   return [
-    ...[adding, changing, choosing, folding, zooming].flatMap((group) => group(about)),
+    ...[additions, changing, choosing, folding, zooming].flatMap((group) => group(about)),
     { id: "none", label: "Choose nothing", keys: ["Escape"], run: () => hands.picking.select(null) },
   ];
 };

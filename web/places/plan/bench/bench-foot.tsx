@@ -7,7 +7,10 @@ import type { Chosen } from "../../../app/place.js";
 import type { Panel } from "../../../data/selection.js";
 import { Button } from "../../../parts/button.js";
 import { rememberFocus } from "../../../parts/focus-back.js";
-import { type Planned, takeOut } from "../acting/edits.js";
+import type { Planned } from "../acting/edits.js";
+import type { Adding } from "../acting/use-adding.js";
+import type { TakingOut } from "../acting/use-taking-out.js";
+import { beginList } from "../panels/list-text.js";
 import { Said } from "../../../app/said.js";
 import { AddPicker } from "../panels/add-picker.js";
 import { Ledge } from "./ledge.js";
@@ -16,6 +19,7 @@ import { Part } from "../../../parts/part.js";
 
 const Bench = later(() => import("./bench.js"));
 const SeveralBench = later(() => import("./several-bench.js"));
+const TakingOutDialog = later(() => import("../panels/taking-out.js"));
 const ChangeMenu = later(() => import("../panels/change-menu.js"));
 
 const panels: Record<Panel, LazyExoticComponent<(props: PanelProps) => ReactNode>> = {
@@ -33,8 +37,8 @@ export interface BenchFootProps {
   chosen: Chosen | null;
   others: readonly Chosen[];
   make: (planned: Planned | null) => boolean;
-  /** Makes something new, which is named at once. */
-  onAdd: (planned: Planned) => void;
+  adding: Adding;
+  taking: TakingOut;
   onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
   tool: Tool | null;
   onTool: (tool: Tool | null) => void;
@@ -86,6 +90,11 @@ export function BenchFoot(props: BenchFootProps) {
           </Opened>
         </Suspense>
       )}
+      {props.taking.parts && (
+        <Suspense fallback={null}>
+          <TakingOutDialog frame={frame} taking={props.taking} />
+        </Suspense>
+      )}
       <Part name="The bench" of={frame} className="grow">
         <Suspense fallback={null}>
           <OnBench {...props} />
@@ -111,9 +120,17 @@ function OnBench(props: BenchFootProps) {
   }
   if (!chosen) return <Nothing tools={tools} />;
   if (others.length === 0)
-    return <Bench {...props} chosen={chosen} tools={tools} onDelete={() => make(takeOut(frame, chosen))} />;
+    return <Bench {...props} chosen={chosen} tools={tools} onDelete={() => props.taking.ask([chosen])} />;
   return (
-    <SeveralBench frame={frame} view={view} parts={[chosen, ...others]} make={make} onChoose={onChoose} tools={tools} />
+    <SeveralBench
+      frame={frame}
+      view={view}
+      parts={[chosen, ...others]}
+      make={make}
+      onDelete={props.taking.ask}
+      onChoose={onChoose}
+      tools={tools}
+    />
   );
 }
 
@@ -149,7 +166,7 @@ function Opened({ children }: { children: (back: () => void) => ReactNode }) {
 }
 
 /** What adds something, takes a list, or thinks again about what is chosen. */
-function Tools({ frame, chosen, others, tool, onTool, onAdd }: BenchFootProps) {
+function Tools({ frame, chosen, others, tool, onTool, adding }: BenchFootProps) {
   const opened = useOpenFrame();
   if (tool === "add")
     return (
@@ -158,7 +175,7 @@ function Tools({ frame, chosen, others, tool, onTool, onAdd }: BenchFootProps) {
           <AddPicker
             frame={frame}
             chosen={chosen}
-            onAdd={onAdd}
+            onAdd={adding.add}
             onLeave={(how) => {
               onTool(null);
               if (how === "escape") back();
@@ -189,11 +206,7 @@ function Tools({ frame, chosen, others, tool, onTool, onAdd }: BenchFootProps) {
           Change
         </Button>
       ) : (
-        <Button
-          icon="list-plus"
-          onClick={() => opened.selection.showPanel("list")}
-          title="Make screens from a list of names (L)"
-        >
+        <Button icon="list-plus" onClick={() => beginList(opened)} title="Make screens from a list of names (L)">
           List
         </Button>
       )}

@@ -26,7 +26,6 @@ import { TextLine } from "../../../parts/text-line.js";
 import { ViewGrid } from "../../../parts/view-grid.js";
 import { wrongWhole } from "../../../parts/wrong.js";
 import { cellIn } from "./cell-in.js";
-import { takeOutAll } from "../acting/edits.js";
 import { outermost } from "../acting/selection.js";
 
 export interface SeveralBenchProps {
@@ -34,6 +33,7 @@ export interface SeveralBenchProps {
   view: View;
   parts: readonly Chosen[];
   make: (planned: Planned | null) => boolean;
+  onDelete: (parts: readonly Chosen[]) => void;
   onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
   tools: ReactNode;
 }
@@ -51,7 +51,7 @@ const varyAll = (ids: readonly Id[], slot: Slot, cells: Cell[] | undefined, valu
 });
 
 /** The bench for several nodes: every setting they all have, what holds on each, and one step that sets it on all. */
-export default function SeveralBench({ frame, view, parts, make, onChoose, tools }: SeveralBenchProps) {
+export default function SeveralBench({ frame, view, parts, make, onDelete, onChoose, tools }: SeveralBenchProps) {
   const ids = useMemo(() => [...new Set(parts.map(({ id }) => id))], [parts]);
   const shared = useMemo(() => sharedSettings(frame, ids), [frame, ids]);
   const names = ids.slice(0, 4).map((id) => plainName(frame, id));
@@ -76,12 +76,7 @@ export default function SeveralBench({ frame, view, parts, make, onChoose, tools
   };
   return (
     <>
-      <Head
-        names={names}
-        count={ids.length}
-        tools={tools}
-        onDelete={() => make(takeOutAll(frame, outermost(frame, parts)))}
-      />
+      <Head names={names} count={ids.length} tools={tools} onDelete={() => onDelete(outermost(frame, parts))} />
       <div className="min-h-0 grow overflow-auto px-3 py-1">
         <table className="w-full">
           <thead>

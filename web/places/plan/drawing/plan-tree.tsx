@@ -3,7 +3,7 @@ import { type Frame, placesOf, type View } from "../../../../core/index.js";
 import { useDark } from "../../../app/theme.js";
 import { Part } from "../../../parts/part.js";
 import { DragLayer } from "../acting/drag-layer.js";
-import { type Planned, retitle } from "../acting/edits.js";
+import type { Adding } from "../acting/use-adding.js";
 import { useSteadyHands } from "./drawing-hands.js";
 import { PegMarks } from "./peg-marks.js";
 import { pictureStates } from "../../../device/picture-states.js";
@@ -36,7 +36,7 @@ export interface PlanTreeProps {
   dragged: string | null;
   pulling: Pulling;
   onPull: (event: ReactPointerEvent, from: string, start: Point) => void;
-  make: (planned: Planned | null) => boolean;
+  adding: Adding;
 }
 
 /** How much room a chip beside the pointer needs, px of the screen. */
@@ -85,14 +85,14 @@ export function PlanTree(props: PlanTreeProps) {
 }
 
 function Drawing(props: PlanTreeProps) {
-  const { frame, pictured, view, stage, sight, picking, renaming, folds, reach, dragged, make } = props;
+  const { frame, pictured, view, stage, sight, picking, renaming, folds, reach, dragged, adding } = props;
   const { chosen, isChosen, select } = picking;
   const dark = useDark();
   const shown = useMemo(() => pictureStates(pictured, view), [pictured, view]);
   const device = useDeviceSpot(frame, view);
   const hands = useSteadyHands({
-    rename: (_, title) => chosen && make(retitle(frame, chosen, title.trim().slice(0, 200))),
-    renamed: renaming.done,
+    rename: (_, title) => chosen && adding.rename(chosen, title.trim().slice(0, 200)),
+    renamed: adding.named,
     fold: (id, folded) => {
       if (folded && chosen) select({ id, parent: placesOf(frame, id)[0] ?? null });
       folds.fold([id], folded);

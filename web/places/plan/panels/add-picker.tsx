@@ -1,5 +1,4 @@
-import { sure } from "../../../../core/index.js";
-import type { Frame } from "../../../../core/index.js";
+import { type Frame, type Id, nodeAt, sure } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { Picker } from "../../../parts/picker.js";
 import { addKinds } from "../acting/add-kinds.js";
@@ -8,7 +7,8 @@ import type { Planned } from "../acting/edits.js";
 export interface AddPickerProps {
   frame: Frame;
   chosen: Chosen | null;
-  onAdd: (planned: Planned) => void;
+  /** `from` is the screen that is to lead to what is added. */
+  onAdd: (planned: Planned, from: Id | null) => void;
   onLeave: (how: "escape" | "elsewhere") => void;
 }
 
@@ -23,7 +23,9 @@ export function AddPicker({ frame, chosen, onAdd, onLeave }: AddPickerProps) {
         options={addKinds.map(({ id, label, says }) => ({ value: id, label, says }))}
         onPick={(id) => {
           onLeave("elsewhere");
-          onAdd(sure(addKinds.find((kind) => kind.id === id)).plan(frame, chosen ?? { id: frame.root, parent: null }));
+          const { plan, isSibling } = sure(addKinds.find((kind) => kind.id === id));
+          const at = chosen ?? { id: frame.root, parent: null };
+          onAdd(plan(frame, at), !isSibling && nodeAt(frame, at.id).kind === "screen" ? at.id : null);
         }}
         onLeave={onLeave}
       />

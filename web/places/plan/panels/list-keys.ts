@@ -7,7 +7,7 @@ interface Hands {
   onClose: () => void;
 }
 
-/** The keys of a list: Tab moves lines in and out, a new line begins where the one above does, Ctrl Enter makes it. */
+/** The keys of a list: Tab moves lines in and, with Shift, out, Backspace out before the first letter; a new line begins where the one above does, Ctrl Enter makes it. */
 export const listKeys =
   ({ onText, onMake, onClose }: Hands) =>
   (event: KeyboardEvent<HTMLTextAreaElement>): void => {
@@ -20,6 +20,10 @@ export const listKeys =
       const next = shifted(text, from, to, event.shiftKey);
       onText(next.text);
       requestAnimationFrame(() => element.setSelectionRange(next.from, next.to));
+    } else if (event.key === "Backspace" && from === to && isInIndent(text, from)) {
+      const next = shifted(text, from, to, true);
+      onText(next.text);
+      requestAnimationFrame(() => element.setSelectionRange(next.from, next.to));
     } else if (event.key === "Enter") {
       const line = text.slice(text.lastIndexOf("\n", from - 1) + 1, from);
       const indent = sure(/^[\t ]*/.exec(line))[0];
@@ -28,6 +32,10 @@ export const listKeys =
     } else return;
     event.preventDefault();
   };
+
+/** Whether before a place in its line there are steps in, and nothing else. */
+const isInIndent = (text: string, at: number): boolean =>
+  /^[\t ]+$/.test(text.slice(text.lastIndexOf("\n", at - 1) + 1, at));
 
 /** The lines of a selection moved in or out by one step, and the selection as it stands then. */
 const shifted = (text: string, from: number, to: number, out: boolean): { text: string; from: number; to: number } => {

@@ -1,3 +1,4 @@
+import type { OpenFrame } from "../../../data/open-frame.js";
 import { External } from "../../../data/external.js";
 import { keepStored, readStored, readText } from "../../../data/storage.js";
 
@@ -24,6 +25,12 @@ export const listText = (frame: string): External<ListText> => {
 export const keepListText = (frame: string, text: string): void => {
   listText(frame).set({ text });
   keepStored("session", keyOf(frame), text || null);
+};
+
+/** Begins a list: empty, whatever was being written before; that can be taken up again. */
+export const beginList = ({ editing, selection }: Pick<OpenFrame, "editing" | "selection">): void => {
+  replaceListText(editing.get().id, "");
+  selection.showPanel("list");
 };
 
 /** Another list in place of the one being written, which can be brought back. */
