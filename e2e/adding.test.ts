@@ -94,7 +94,7 @@ test("a list begins empty, with what was being written at hand, and its lines go
   await me.keys("Shift+Tab");
   await me.page.waitForFunction(() => document.querySelector("textarea")!.value === "Layers\nRoads");
   await me.keys("Escape");
-  await me.page.waitForSelector("textarea", { hidden: true });
+  await me.page.waitForFunction(() => (document.activeElement as HTMLElement).dataset.node === "map");
   await me.keys("l");
   await me.see("textarea");
   expect(await text()).toBe("");
