@@ -106,7 +106,7 @@ test("a list and what its rows lead to become a pair in one step", async () => {
   const id = await listed(world, me, "As a pair");
   await me.click(node("trips"));
   await me.keys("w");
-  await me.see('[role="dialog"][aria-label="Change your mind"]');
+  await me.see('[role="dialog"][aria-label="Restructure"]');
   await me.type("list and its detail");
   await me.keys("Enter");
   await me.see(chosen("tripsPair"));

@@ -11,11 +11,11 @@ eachIn((person, its) => {
 /** Waits until the focus is on the plan, where what was found is chosen. */
 const onPlan = (id: string) =>
   me.page.waitForFunction((at) => document.activeElement?.getAttribute("data-node") === at, {}, id);
-const menu = '[role="dialog"][aria-label="Change your mind"]';
+const menu = '[role="dialog"][aria-label="Restructure"]';
 /** Takes a change of mind by typing its name, and that of what it is done with, and answers what was said of it before. */
 const change = async (label: string, target?: string): Promise<string> => {
   await me.keys("w");
-  await me.see('[aria-label="Changes of mind"]');
+  await me.see('[aria-label="Ways to restructure"]');
   await me.type(label);
   await me.read(`${menu} [aria-selected="true"]`, label);
   if (target !== undefined) {
@@ -290,7 +290,7 @@ test("what one edits with can be read and worked by all, in both themes", async 
   await me.page.waitForSelector('[data-theme="dark"]');
   await me.click(node("trip"));
   await me.keys("w");
-  await me.see('[aria-label="Changes of mind"]');
+  await me.see('[aria-label="Ways to restructure"]');
   expect(await me.look()).toEqual([]);
   await me.keys("Escape");
   await me.group("bars");

@@ -91,7 +91,7 @@ test("Escape closes one thing and gives the focus back where it was", async () =
   await focused("trip");
   // menus, pickers and panels that a key opened
   for (const [key, seen] of [
-    ["w", '[role="dialog"][aria-label="Change your mind"]'],
+    ["w", '[role="dialog"][aria-label="Restructure"]'],
     ["a", 'input[aria-label="Add"]'],
     ["l", "textarea"],
   ] as const) {
@@ -102,10 +102,10 @@ test("Escape closes one thing and gives the focus back where it was", async () =
     await focused("trip");
   }
   // what a button opened: back to the button
-  await me.press(`${bench} button`, "Change", "starts");
-  await me.see('[role="dialog"][aria-label="Change your mind"]');
+  await me.press(`${bench} button`, "Restructure", "starts");
+  await me.see('[role="dialog"][aria-label="Restructure"]');
   await me.keys("Escape");
-  await focused("Change");
+  await focused("Restructure");
   await me.press(`${bench} button`, "Add", "starts");
   await me.see('input[aria-label="Add"]');
   await me.keys("Escape");
@@ -203,7 +203,7 @@ test("every list that opens filters by typing, and takes nothing that was not ch
   const id = await listed(world, me, "Lists");
   await me.click(node("trip"));
   const before = await me.file(id);
-  const menu = '[role="dialog"][aria-label="Change your mind"]';
+  const menu = '[role="dialog"][aria-label="Restructure"]';
   const rows = () => me.texts(`${menu} [role="option"] span:first-child`);
   await me.keys("w");
   await me.see(menu);
@@ -233,7 +233,7 @@ test("every list that opens filters by typing, and takes nothing that was not ch
   await unchanged(id, before, "trip");
   // by mouse: the list of stacks stays on the way to it, and what is pressed is taken
   await me.click(node("trip"));
-  await me.press(`${bench} button`, "Change", "starts");
+  await me.press(`${bench} button`, "Restructure", "starts");
   await me.press(`${menu} [role="option"]`, "Share with", "starts");
   await me.see(`${menu} [role="listbox"][aria-label="Share with"]`);
   expect(await me.file(id)).toBe(before);
@@ -241,7 +241,7 @@ test("every list that opens filters by typing, and takes nothing that was not ch
   expect(stacks).toEqual(expect.arrayContaining(["App", "Packing", "Me"]));
   // one thing at a time: back to all changes of mind
   await me.keys("Escape");
-  await me.see('[aria-label="Changes of mind"]');
+  await me.see('[aria-label="Ways to restructure"]');
   await me.press(`${menu} [role="option"]`, "Share with", "starts");
   await me.press(`${menu} [role="option"]`, "Packing", "starts");
   await me.page.waitForSelector(menu, { hidden: true });

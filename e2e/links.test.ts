@@ -103,7 +103,7 @@ test("signing out from deep inside shows the welcome and nothing behind it", asy
   await me.waitTop("welcome");
   expect(await me.ladder()).toEqual(["Welcome", "leaves"]);
   // the system ends the app: it comes back, signed out
-  await me.press("aside button", "end it");
+  await me.press("aside button", "end the app");
   await me.read('[aria-label="Why"]', "The system ended the app. It comes back on Welcome");
 });
 
@@ -277,7 +277,7 @@ test("asking to sign in is one change of mind, and the plan shows who can come w
   const id = await shelve(world, startingShapes.find((shape) => shape.id === "tabs")!.frame);
   await me.go(`/f/${id}/plan?at=main&in=app`);
   await me.see('[role="treeitem"][aria-selected="true"]');
-  await me.press('section[aria-label="Bench"] button', "Change");
+  await me.press('section[aria-label="Bench"] button', "Restructure");
   await me.press('[role="option"]', "Ask to sign in first");
   await me.waitTop("welcome");
   await me.see('[data-node="main"] [title="needs Signed in: yes"]');

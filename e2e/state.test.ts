@@ -166,7 +166,7 @@ describe("each cell of what survives is what doing it by hand comes to", () => {
       await me.see('aside[data-layout="around"]');
     },
     kill: async () => {
-      await me.press("button", "end it");
+      await me.press("button", "end the app");
       await me.read('[aria-label="Why"]', "The system ended the app");
     },
     "fact in": async () => {

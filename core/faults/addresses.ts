@@ -21,12 +21,27 @@ const claimsOf = (frame: Frame, id: Id): Claim[] => {
   return [...own, ...(node.also ?? []).map((text, i) => ({ id, at: ["nodes", id, "also", i], text }))];
 };
 
+/** An address as this frame has them: that of another screen, else one made of the screen's own id. */
+const exampleOf = (frame: Frame, id: Id): string => {
+  const others = Object.entries(frame.nodes).flatMap(([other, node]) =>
+    other !== id && node.kind === "screen" && node.path !== undefined && readPattern(node.path).ok ? [node.path] : [],
+  );
+  const withParam = others.find((path) => path.includes(":"));
+  return withParam ?? others[0] ?? `/${id.toLowerCase()}/:item`;
+};
+
 /** A screen's addresses are patterns. */
 export const patternFaults: NodeRule = (frame, report, id) => {
   for (const { at, text } of claimsOf(frame, id)) {
     const result = readPattern(text);
     if (!result.ok)
-      report("pattern", at, shown(text), "an address pattern such as /plots/:plot", `Correct it: ${result.reason}.`);
+      report(
+        "pattern",
+        at,
+        shown(text),
+        `an address pattern such as ${exampleOf(frame, id)}`,
+        `Correct it: ${result.reason}.`,
+      );
   }
 };
 

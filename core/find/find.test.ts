@@ -1,5 +1,5 @@
 import { plainFrame } from "../frame/write.js";
-import { tabbed } from "../testing/frames.js";
+import { frameOf, hub, screen, stack, tabbed } from "../testing/frames.js";
 import { createFinder, find } from "./find.js";
 import { findablesOf } from "./findables.js";
 
@@ -42,4 +42,23 @@ describe("finding", () => {
     expect(keys("aTab")[0]).toBe("node aTab");
     expect(new Set(items.map(({ key }) => key)).size).toBe(items.length);
   });
+});
+
+test("things are found by the names they go by elsewhere, behind what is called so itself", () => {
+  const frame = frameOf(
+    {
+      app: stack(["home", "log", "gone"]),
+      home: hub(["a", "b"]),
+      a: screen({ title: "Plots", tab: { label: "Plots" } }),
+      b: screen({ title: "Modal forms" }),
+      log: screen({ title: "Log watering", opens: "sheet" }),
+      gone: screen({ title: "Nothing grows here" }),
+    },
+    { address: { lost: "gone" } },
+  );
+  const first = (text: string, most = 1) =>
+    find(createFinder(findablesOf(plainFrame(frame))), text, [], most).map(({ item }) => item.node);
+  expect(first("not found")).toEqual(["gone"]);
+  expect(first("tab bar")).toEqual(["home"]);
+  expect(first("modal", 2)).toEqual(["b", "log"]);
 });

@@ -6,6 +6,8 @@ export interface Findable {
   label: string;
   /** Said behind the label, more quietly; it is looked through too. */
   says: string;
+  /** Other words it is looked for by, which are not shown. */
+  also?: string;
   /** The key that does it, where there is one. */
   keys?: string;
 }
@@ -48,7 +50,14 @@ export const createFinder = <T extends Findable>(items: readonly T[]): Finder<T>
     const label = fold(item.label);
     const isPlain = label.length === item.label.length;
     const starts = [...(isPlain ? item.label : label).matchAll(wordStarts)].map(({ index }) => index);
-    return { item, label, says: fold(item.says), initials: starts.map((at) => label[at]).join(""), starts, isPlain };
+    return {
+      item,
+      label,
+      says: fold(`${item.says} ${item.also ?? ""}`),
+      initials: starts.map((at) => label[at]).join(""),
+      starts,
+      isPlain,
+    };
   }),
 });
 

@@ -3,6 +3,7 @@ import { nameOf, plainName } from "../frame/names.js";
 import { placesOf } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
+import { commonNames } from "./common-names.js";
 import type { Findable } from "./find.js";
 
 /** A thing of the frame: choosing it leads to `node`. */
@@ -23,7 +24,14 @@ export const findablesOf = (frame: Frame): readonly FrameFindable[] => {
     const parent = placesOf(frame, id)[0];
     const where = parent === undefined ? (id === frame.root ? "root" : "loose") : `in ${plainName(frame, parent)}`;
     const sort = node.kind === "screen" ? "screen" : "container";
-    nodes.push({ key: `node ${id}`, label: nameOf(frame, id), says: `${node.kind} ${where} · ${id}`, node: id, sort });
+    nodes.push({
+      key: `node ${id}`,
+      label: nameOf(frame, id),
+      says: `${node.kind} ${where} · ${id}`,
+      also: commonNames(frame, id),
+      node: id,
+      sort,
+    });
     for (const way of waysOut(id, node))
       if (way.via === "action")
         others.push({

@@ -178,16 +178,16 @@ export const properties = {
   detail: fixed(["pair"], nodeId(), null),
   start: fixed(["stack", "hub"], nodeId(), null, { setting: { label: "Starts at", place: 22, readOnly: true } }),
   base: fixed(["stack"], shaped<Id | null>(), null, {
-    setting: { label: "Links are laid on", place: 23, readOnly: true },
+    setting: { label: "A cold link lies on", place: 23, readOnly: true },
   }),
   split: varying(["pair"], flag(), null, { setting: { label: "Side by side", place: 15, unset: "as usual" } }),
   ratio: varying(["pair"], number(0.1, 0.9), 0.38, {
     setting: { label: "Share of the list", place: 16, readOnly: true },
   }),
   empty: fixed(["pair"], text(), "", { setting: { label: "While no row is open", place: 17 } }),
-  face: varying(["hub"], choice(faceChoices), "bar", { setting: { label: "Face", place: 14 } }),
+  face: varying(["hub"], choice(faceChoices), "bar", { setting: { label: "Tabs shown as", place: 14 } }),
   faceEdge: varying(["hub"], choice(edgeChoices), "start", {
-    setting: { label: "Face at", place: 14.5 },
+    setting: { label: "Stands at the edge", place: 14.5 },
     field: {
       group: "draws",
       place: 4,
@@ -229,9 +229,9 @@ export const properties = {
   labels: varying(
     ["hub"],
     choice<"always" | "active" | "never">({
-      always: { label: "always", short: "all", causes: "every tab is named" },
-      active: { label: "on the chosen", short: "chosen", causes: "the chosen tab alone is named" },
-      never: { label: "never", short: "none", causes: "icons alone; a tab without an icon is named" },
+      always: { label: "on all", causes: "every tab is named" },
+      active: { label: "on the chosen", causes: "the chosen tab alone is named" },
+      never: { label: "on none", causes: "icons alone; a tab without an icon is named" },
     }),
     "always",
     {
@@ -240,20 +240,19 @@ export const properties = {
     },
   ),
   floating: varying(["hub"], flag(), false, {
-    setting: { label: "Floating bar", place: 12 },
+    setting: { label: "Content runs on beneath", place: 12 },
     field: {
       group: "draws",
       place: 3,
-      label: "Floats",
       done: (value) => (value === "true" ? "floats over the content" : "takes room"),
     },
   }),
   strip: varying(["hub"], flag(), false, {
-    setting: { label: "Strip of its own", place: 13 },
+    setting: { label: "A header strip over all its tabs", place: 13 },
     field: {
       group: "draws",
       place: 2,
-      done: (value) => (value === "true" ? "with a strip of its own" : "without a strip"),
+      done: (value) => (value === "true" ? "with a header strip over all its tabs" : "without a strip over its tabs"),
     },
   }),
   heading: varying(["hub"], shaped<{ title: string; icon?: string }>(), null, {
@@ -262,14 +261,14 @@ export const properties = {
   needs: fixed(all, shaped<Need[]>(), []),
   opens: varying(all, choice(opensChoices), "push", { setting: { label: "Opens as", place: 1 }, parts: true }),
   rest: varying(all, shaped<readonly number[]>(), [0.6], {
-    setting: { label: "Resting heights", place: 4, readOnly: true },
+    setting: { label: "Stands as high as", place: 4, readOnly: true },
   }),
   over: varying(
     all,
-    choice<"all" | "region">({ all: { label: "everything" }, region: { label: "its region" } }),
+    choice<"all" | "region">({ all: { label: "everything" }, region: { label: "its stack alone" } }),
     "all",
     {
-      setting: { label: "Covers", place: 2 },
+      setting: { label: "Lies over", place: 2 },
     },
   ),
   edge: varying(all, choice(edgeChoices), "start", { setting: { label: "From the edge", place: 3 } }),

@@ -2,7 +2,7 @@ import { keepOf, startOf } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
 import { type Lens, lensOf } from "../frame/look.js";
 import { nameOf, plainName } from "../frame/names.js";
-import { isMet, needsAbove, needWords } from "../frame/needs.js";
+import { factWords, isMet, needsAbove, needWords } from "../frame/needs.js";
 import { hubAt, nodeIn } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
 import { opensChoices } from "../frame/properties.js";
@@ -131,6 +131,12 @@ const exitSays = (told: Told, before: State): string => {
     : `Back left the app: no tab was visited before ${tab}.`;
 };
 
+/** Which facts are others now. */
+const factsSay = (frame: Frame, before: State, after: State): string[] =>
+  Object.entries(after.facts)
+    .filter(([id, is]) => before.facts[id] !== is)
+    .map(([id, is]) => `Now ${factWords(frame, id, is)}.`);
+
 /** What an event did to an app that goes on. */
 const eventSays = (told: Told, before: Step, event: NavigationEvent, after: Step): string[] => {
   const { frame } = told;
@@ -142,6 +148,7 @@ const eventSays = (told: Told, before: Step, event: NavigationEvent, after: Step
   if (after.moves.length === 0 && event.do === "tab" && isChanged)
     said.push(`${nameOf(frame, event.to)} was the chosen tab already: its first screen was scrolled to the top.`);
   if (before.state.drawer !== after.state.drawer) said.push(drawerSays(frame, before.state.drawer, after.state.drawer));
+  said.push(...factsSay(frame, before.state, after.state));
   if (event.do === "scroll")
     said.push(`Scrolled to ${Math.round(event.to)} px: kept with this entry of ${topName(told, after.state)}.`);
   if (event.do === "type" && isChanged)

@@ -26,7 +26,13 @@ export const useAppCommands = (onHistory: () => void): void => {
         ...(undone && { says: undone }),
         run: () => opened.editing.redo(),
       },
-      { id: "history", label: "Changes and restore", says: "every revision", run: onHistory },
+      {
+        id: "history",
+        label: "Changes and restore",
+        says: "every revision",
+        also: "history versions log",
+        run: onHistory,
+      },
       { id: "relaunch", label: "Start the device over", run: () => opened.live.relaunch() },
       { id: "device-back", label: "Back on the device", run: () => opened.live.send({ do: "back" }) },
       {
@@ -43,17 +49,24 @@ export const useAppCommands = (onHistory: () => void): void => {
       {
         id: "theme",
         label: "Theme and bars of the app",
+        also: "style colours colors palette design brand tokens",
         says: "colours, marks, sizes",
         run: () => (go("plan"), opened.selection.showPanel("theme")),
       },
       {
         id: "devices",
         label: "Devices, widths and facts",
+        also: "breakpoints platforms responsive flags conditions auth state",
         says: "targets, bands",
         run: () => (go("plan"), opened.selection.showPanel("devices")),
       },
       { id: "dark", label: dark ? "Light theme" : "Dark theme", run: () => setDark(!dark) },
-      { id: "download", label: "Download the file", run: () => location.assign(`/api/frames/${id}/file`) },
+      {
+        id: "download",
+        label: "Download the file",
+        also: "export save json",
+        run: () => location.assign(`/api/frames/${id}/file`),
+      },
       ...places.map(({ id: place, label, says }) => ({
         id: `place ${place}`,
         label: `Go to ${label}`,

@@ -9,6 +9,8 @@ export interface Command {
   keys?: readonly string[];
   /** Said behind its name. */
   says?: string;
+  /** Other words it is looked for by, which are not shown. */
+  also?: string;
   run: () => void;
 }
 

@@ -40,6 +40,7 @@ const asFindable = (command: Command): CommandFindable => ({
   key: `command ${command.id}`,
   label: command.label,
   says: command.says ?? "",
+  ...(command.also && { also: command.also }),
   ...(command.keys?.[0] && { keys: command.keys[0] }),
   command,
 });

@@ -29,12 +29,11 @@ export function HandsLine({ frame, view, isOutside, isColumn }: HandsLineProps) 
         </Button>
       ) : hasEdgeSwipe(target) ? (
         <Button
-          icon="hand-swipe-right"
           disabled={isOutside}
           onClick={() => live.send({ do: "up" })}
           title="A swipe from the edge of the device"
         >
-          Edge
+          Edge swipe
         </Button>
       ) : null}
       <PaceSelect />
@@ -44,7 +43,7 @@ export function HandsLine({ frame, view, isOutside, isColumn }: HandsLineProps) 
         onClick={() => live.send({ do: "kill" })}
         title="The system ends the app in the background, and the person opens it again"
       >
-        end it
+        end the app
       </Button>
       <Button tone="quiet" onClick={() => live.relaunch()} title="Launch the app anew; facts that last stay">
         start over

@@ -1,5 +1,6 @@
 import { Fragment, useState } from "react";
 import {
+  bandsOf,
   type Cell,
   equal,
   type Frame,
@@ -10,6 +11,7 @@ import {
   type ViewGrid as Grid,
   viewGrid,
 } from "../../core/index.js";
+import { bandRange } from "./band-words.js";
 import { CellField } from "./cell-field.js";
 
 export interface ViewGridProps {
@@ -81,7 +83,7 @@ function Head({ targets }: Pick<Grid, "targets">) {
       <tr className="text-left text-ink-2">
         <td />
         {targets.map(({ id, label }) => (
-          <th key={id} className="max-w-24 truncate px-1 font-normal" title={label}>
+          <th key={id} className="px-1 font-normal">
             {label}
           </th>
         ))}
@@ -108,7 +110,7 @@ function Row({ row, grid, frame, name, at, onSet }: RowProps) {
   return (
     <tr>
       <th scope="row" className="pr-1 text-left font-normal whitespace-nowrap text-ink-2">
-        {row.band} <span className="mono text-[11px]">{row.from}+</span>
+        {row.band} <span className="text-[11.5px]">{bandRange(bandsOf(frame), row.band)}</span>
       </th>
       {row.cells.map((cell) => (
         <td

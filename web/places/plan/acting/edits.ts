@@ -20,6 +20,7 @@ import {
   firstOf,
   sure,
   together,
+  waysIn,
 } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 
@@ -84,7 +85,14 @@ export const addInside = (frame: Frame, chosen: Chosen, title = newTitle): Plann
     : addScreen(frame, chosen.id, node.children.at(-1) ?? null, title);
 };
 
-/** A new title. A node still called by its first name gets an id made from the new one. */
+/** Nothing refers to it by its id yet, and it has no title: its id was given to it by the way. */
+const hasNoName = (frame: Frame, id: Id): boolean =>
+  nodeAt(frame, id).title === undefined &&
+  id !== frame.root &&
+  waysIn(frame, id).length === 0 &&
+  frame.address?.lost !== id;
+
+/** A new title. A node still called by its first name, or by none that anything refers to, gets an id made from the new one. */
 export const retitle = (frame: Frame, chosen: Chosen, title: string): Planned => {
   const { id, parent } = chosen;
   const node = nodeAt(frame, id);
@@ -93,7 +101,7 @@ export const retitle = (frame: Frame, chosen: Chosen, title: string): Planned =>
     sets.push({ kind: "set", node: id, key: "tab", value: { ...node.tab, label: title } });
   const label = `Call ${plainName(frame, id)} ${title || id}`;
   let to = id;
-  if (isUnnamed(id) && title) {
+  if ((isUnnamed(id) || hasNoName(frame, id)) && title) {
     to = freeIdIn(frame, node.kind === "screen" ? title : `${title} ${node.tab ? "tab" : ""}`);
     sets.push({ kind: "rename", id, to });
     // a new tab's own first screen is called after it

@@ -49,7 +49,14 @@ interface About extends PlanHands {
 }
 
 const additions = ({ frame, at, name, adding, setTool, opened }: About): Command[] => [
-  { id: "add", label: "Add anything", keys: ["A"], says: "screen, tabs, pair, sheet", run: () => setTool("add") },
+  {
+    id: "add",
+    label: "Add anything",
+    keys: ["A"],
+    says: "screen, tabs, pair, sheet",
+    also: "new create insert page modal",
+    run: () => setTool("add"),
+  },
   {
     id: "add-after",
     label: "Add a screen after",
@@ -67,6 +74,7 @@ const additions = ({ frame, at, name, adding, setTool, opened }: About): Command
   {
     id: "list",
     label: "Make screens from a list",
+    also: "outline import bulk paste",
     keys: ["L"],
     says: "an indented list of names",
     run: () => beginList(opened),
@@ -79,7 +87,8 @@ const changing = ({ frame, at, name, picking, taking, make, setTool, renaming, o
   return [
     {
       id: "change",
-      label: "Change your mind",
+      label: "Restructure",
+      also: "refactor convert change turn into move",
       keys: ["W"],
       says: `wrap, unwrap, tab, pair, share: ${name}`,
       run: () => chosen && setTool("change"),
@@ -104,6 +113,7 @@ const changing = ({ frame, at, name, picking, taking, make, setTool, renaming, o
     {
       id: "delete",
       label: "Delete",
+      also: "remove trash",
       keys: ["Delete", "Backspace"],
       says: all.length > 1 ? `${all.length} chosen` : name,
       run: () => all.length && taking.ask(outermost(frame, all)),

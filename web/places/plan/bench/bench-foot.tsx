@@ -48,7 +48,7 @@ const keysSaid: [string, string][] = [
   ["Arrows", "walk the plan"],
   ["A", "adds anything"],
   ["L", "takes a list"],
-  ["W", "changes your mind"],
+  ["W", "wraps, unwraps, makes a pair …"],
   ["Enter", "renames"],
   ["P", "puts the device there"],
   ["Ctrl K", "finds"],
@@ -203,7 +203,7 @@ function Tools({ frame, chosen, others, tool, onTool, adding }: BenchFootProps) 
           aria-expanded={tool === "change"}
           title="Wrap, unwrap, make a tab or a pair of it, share it … (W)"
         >
-          Change
+          Restructure
         </Button>
       ) : (
         <Button icon="list-plus" onClick={() => beginList(opened)} title="Make screens from a list of names (L)">

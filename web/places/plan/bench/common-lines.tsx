@@ -1,18 +1,21 @@
 import { childrenOf, nameOf, startOf } from "../../../../core/index.js";
 import { Select } from "../../../parts/select.js";
 import { TextLine } from "../../../parts/text-line.js";
+import { wrongEmpty } from "../../../parts/wrong.js";
+import { retitle } from "../acting/edits.js";
 import { useBench, useNode } from "./bench-context.js";
 import { Line } from "./group.js";
 
 /** The title of any node. */
 export function TitleLine() {
-  const { id, set } = useBench();
+  const { frame, id, chosen, make } = useBench();
   return (
     <Line label="Title" view="title" long>
       <TextLine
         value={useNode().title ?? ""}
         placeholder={`none: called ${id}`}
-        onDone={(title) => set("title", title.trim().slice(0, 200), `called ${title.trim() || id}`)}
+        wrong={wrongEmpty}
+        onDone={(title) => make(retitle(frame, chosen, title.trim().slice(0, 200)))}
       />
     </Line>
   );

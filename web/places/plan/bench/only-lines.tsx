@@ -13,6 +13,7 @@ import {
   onlySays,
   targetsOf,
 } from "../../../../core/index.js";
+import { bandRange } from "../../../parts/band-words.js";
 import { Select } from "../../../parts/select.js";
 
 interface ConditionLineProps {
@@ -29,20 +30,21 @@ const toggled = (all: readonly Id[], now: readonly Id[] | undefined, id: Id): Id
 
 /** On which targets something is there alone. */
 function Targets({ frame, condition, onChange }: ConditionLineProps) {
-  const targets = targetsOf(frame).map(({ id }) => id);
+  const all = targetsOf(frame);
+  const targets = all.map(({ id }) => id);
   if (targets.length < 2) return null;
   return (
     <span className="flex flex-wrap items-center gap-2">
-      {targets.map((id) => (
+      {all.map(({ id, label }) => (
         <button
           key={id}
           type="button"
-          aria-label={`On ${id}`}
+          aria-label={`On ${label}`}
           aria-pressed={(condition.on ?? targets).includes(id)}
           className="h-6.5 rounded-sm border border-field bg-plate-2 px-1.5 aria-pressed:border-petrol aria-pressed:bg-petrol-soft"
           onClick={() => onChange(compact<Condition>({ ...condition, on: toggled(targets, condition.on, id) }))}
         >
-          {id}
+          {label}
         </button>
       ))}
     </span>
@@ -63,10 +65,10 @@ function Bands({ frame, condition, onChange }: ConditionLineProps) {
         to: last < bands.length - 1 ? bands[last] : undefined,
       }),
     );
-  const options = bands.map((id, i) => ({ value: String(i), label: id }));
+  const options = bands.map((id, i) => ({ value: String(i), label: `${id} (${bandRange(bandsOf(frame), id)})` }));
   return (
-    <span className="flex items-center gap-1">
-      from
+    <span className="flex flex-wrap items-center gap-1">
+      width from
       <Select
         label="From the band"
         value={String(from)}

@@ -49,7 +49,7 @@ function Rests() {
   return (
     <Line label="Stands as high as" of="rest" says={said.rest}>
       <TextLine
-        aria-label="Resting heights in percent"
+        aria-label="Heights it stands at, in percent"
         className="w-28!"
         value={rests.map((rest) => String(Math.round(rest * 100))).join(", ")}
         wrong={wrongRests}

@@ -17,7 +17,9 @@ export function PropertyField({ of }: { of: NodeKey }) {
     set(
       of,
       next === fallback ? undefined : next,
-      field?.done?.(String(next)) ?? `${label.toLowerCase()} ${String(next)}`,
+      // in the words that stand on the screen
+      field?.done?.(optionsOf(of).find(({ value }) => value === next)?.label ?? String(next)) ??
+        `${label.toLowerCase()} ${String(next)}`,
     );
   switch (form.sort) {
     case "flag":

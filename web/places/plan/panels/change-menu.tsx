@@ -20,7 +20,7 @@ export default function ChangeMenu(props: ChangeMenuProps) {
         <span />
       </Popover.Anchor>
       <PopBox
-        label="Change your mind"
+        label="Restructure"
         sideOffset={8}
         className="flex w-md flex-col"
         onOpenAutoFocus={(event) => {
@@ -36,7 +36,7 @@ export default function ChangeMenu(props: ChangeMenuProps) {
         }}
       >
         <div className="flex items-center gap-2 border-b border-rule px-2.5 py-2">
-          <b className="shrink-0">{asking ? asking.label : "Change your mind"}</b>
+          <b className="shrink-0">{asking ? asking.label : "Restructure"}</b>
           <input
             ref={input}
             role="combobox"
@@ -56,7 +56,7 @@ export default function ChangeMenu(props: ChangeMenuProps) {
         <div className="h-72 max-h-[45dvh] overflow-auto">
           <OptionList
             id={id}
-            label={asking ? asking.label : "Changes of mind"}
+            label={asking ? asking.label : "Ways to restructure"}
             options={shown}
             at={at}
             onAt={setAt}
