@@ -70,8 +70,10 @@ test("before something is taken out it is said which ways go with it, and they c
   await me.page.waitForSelector(node("language"), { hidden: true });
   expect(await labels(id, "settings")).toEqual([]);
   // what nothing leads to goes at once
-  await me.click(node("templates"));
-  await me.keys("Control+z", "Control+z");
+  await me.click(node("mapTab"));
+  await me.keys("Delete");
+  await me.page.waitForSelector(node("mapTab"), { hidden: true });
+  await me.keys("Control+z", "Control+z", "Control+z");
   await me.see(node("units"));
 });
 
@@ -113,4 +115,16 @@ test("a list and what its rows lead to become a pair in one step", async () => {
   expect((await me.frame(id)).nodes.tripsPair).toMatchObject({ kind: "pair", list: "tripsList", detail: "tripDetail" });
   await me.keys("Control+z");
   await me.page.waitForSelector(node("tripsPair"), { hidden: true });
+});
+
+test("a title that is half typed when the window closes is there when it opens again", async () => {
+  const id = await listed(world, me, "Half typed");
+  await me.click(node("map"));
+  await me.keys("Enter");
+  await me.see('input[aria-label="Title"]');
+  await me.keys("Control+a");
+  await me.type("Charts");
+  await me.page.reload();
+  await me.read('[data-node="map"]', "Charts");
+  expect((await me.frame(id)).nodes.map).toMatchObject({ title: "Charts" });
 });

@@ -63,10 +63,15 @@ test("a list with mistakes says line and column while it is written, and makes n
   await me.click('[aria-label="What is not right yet"] button');
   await me.keys("Delete");
   await me.read('[role="status"]', "makes 1 screen");
-  // what was written outlives the panel
+  // what was written outlives the panel: a list begins empty, and takes it up again
   await me.keys("Escape");
+  await me.page.waitForFunction(() => (document.activeElement as HTMLElement).dataset.node === "home");
   await me.keys("l");
+  await me.see("textarea");
+  expect(await me.page.$eval("textarea", (area) => area.value)).toBe("");
+  await me.press("button", "The one before");
   expect(await me.page.$eval("textarea", (area) => area.value)).toBe("One ");
+  await me.page.focus("textarea");
   await me.keys("Control+Enter");
   await me.see(chosen("one"));
   expect((await me.frame(id)).nodes.home).toMatchObject({ actions: [{ do: { kind: "open", to: "one" } }] });

@@ -194,6 +194,8 @@ test("letters are for the plan while the person has put the focus there, and for
   // what had the focus is gone by what was done on the plan: keys go on
   await me.click(node("templates"));
   await me.keys("Delete");
+  await me.see('[role="dialog"]');
+  await me.keys("Enter");
   await me.page.waitForSelector(node("templates"), { hidden: true });
   await me.keys("Control+z");
   await me.see(node("templates"));

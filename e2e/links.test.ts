@@ -291,6 +291,7 @@ test("asking to sign in is one change of mind, and the plan shows who can come w
   await me.waitTop("first");
   expect(await me.ladder()).toEqual(["First", "leaves"]);
   // its needs stand on the bench, with what becomes of a person who has them not
+  await me.group("needs");
   await me.read('section[aria-label="Needs"]', "Signed in: no: Welcome instead, and");
   await me.keys("Control+z");
   await me.page.waitForFunction(() => !document.querySelector('[data-node="welcome"]'));
@@ -306,6 +307,7 @@ test("nothing stands in the way of anyone in the links, in both themes", async (
   expect(await me.look()).toEqual([]);
   await me.keys("Escape");
   await me.go("/f/night-sky-log/plan?at=chart&in=app");
+  await me.group("needs");
   await me.read('section[aria-label="Needs"]', "Session");
   await me.page.select('select[aria-label="Who can come where"]', "2");
   await me.read('[role="status"]', "1 of 16 screens within reach");

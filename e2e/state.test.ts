@@ -319,7 +319,7 @@ test("the trail goes back and on another way, is kept as a journey, and played a
 
 test("a screen that asks is answered on the device, by hand and by keys", async () => {
   await me.go("/f/allotment-diary/plan?at=edit&in=meTab");
-  await me.press("button", "Put the device here");
+  await me.press("button", "Device here");
   await me.waitTop("edit");
   await me.click(device('[data-screen="edit"] input'));
   await me.type("Ada");

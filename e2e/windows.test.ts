@@ -81,6 +81,8 @@ test("a change is compared with what was before it and what came after, in plain
   await me.click(node("templates"));
   await me.keys("Alt+ArrowUp");
   await me.keys("Delete");
+  await me.see('[role="dialog"]');
+  await me.keys("Enter");
   await me.saved();
   await me.click('[data-sync="saved"]');
   await me.read('[role="dialog"]', "Move Templates beside");

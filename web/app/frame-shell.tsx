@@ -16,6 +16,7 @@ import { useChosenInAddress } from "./place.js";
 import { hasOwnDevices, isPlace, type PlaceId, places, usePlace } from "./places.js";
 import { Said } from "./said.js";
 import { TopLine } from "./top-line.js";
+import { useKeepTyped } from "./use-keep-typed.js";
 import { useFullDevice } from "./use-full-device.js";
 import { useUndoKeys } from "./undo-keys.js";
 import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
@@ -111,6 +112,7 @@ function Workplace() {
   useChosenInAddress();
   usePanelInAddress();
   useUndoKeys();
+  useKeepTyped();
   const { place: asked } = useParams();
   const [at] = usePlace();
   const folds = hasOwnDevices(at) ? "own" : "beside";

@@ -45,12 +45,16 @@ export const ScreenCard = memo(function ScreenCard(props: ScreenCardProps) {
 
 function Pictured({ title, head, picture, needs, needsInFull, here, faint }: ScreenCardProps) {
   return (
-    <div className={`pointer-events-none size-full overflow-hidden rounded-[4px] ${faint ? "opacity-60" : ""}`}>
+    <div className={`pointer-events-none size-full overflow-hidden rounded-[4px] ${faint ? "text-ink-2" : ""}`}>
       <div className="border-b border-rule px-2 pt-[3px]" style={{ height: head - 1.5 }}>
         <p className="line-clamp-3 text-[12.5px] leading-[15px] font-semibold wrap-anywhere">{title}</p>
         <NeedMark needs={needs} needsInFull={needsInFull} className="max-w-full text-ink-2" />
       </div>
-      {picture && <PictureOf picture={picture} />}
+      {picture && (
+        <div className={faint ? "opacity-25" : ""}>
+          <PictureOf picture={picture} />
+        </div>
+      )}
       {here && (
         <span className="absolute inset-x-0 bottom-0 rounded-b-[3px] bg-ink text-center text-[11px] leading-4.5 font-semibold text-plate-2">
           device is here
@@ -64,7 +68,7 @@ function Pictured({ title, head, picture, needs, needsInFull, here, faint }: Scr
 function TitleRow({ title, here, faint }: ScreenCardProps) {
   return (
     <div
-      className={`pointer-events-none flex size-full items-center gap-1 px-2.5 ${faint ? "opacity-60" : ""} ${here ? "rounded-[3px] bg-ink text-plate-2" : ""}`}
+      className={`pointer-events-none flex size-full items-center gap-1 px-2.5 ${faint && !here ? "text-ink-2" : ""} ${here ? "rounded-[3px] bg-ink text-plate-2" : ""}`}
       title={here ? "device is here" : undefined}
     >
       <span className="line-clamp-3 grow text-[12.5px] leading-[15px] font-medium wrap-anywhere">{title}</span>

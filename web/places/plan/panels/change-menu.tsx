@@ -53,7 +53,8 @@ export default function ChangeMenu(props: ChangeMenuProps) {
             onKeyDown={keys}
           />
         </div>
-        <div className="h-72 max-h-[45dvh] overflow-auto">
+        {/* scrolled by keys too */}
+        <div tabIndex={0} role="group" aria-label="What it can become" className="h-84 max-h-[45dvh] overflow-auto">
           <OptionList
             id={id}
             label={asking ? asking.label : "Ways to restructure"}
