@@ -4,7 +4,7 @@ import { Companion } from "../companion/companion.js";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
 import { OpenFrame } from "../data/open-frame.js";
-import { framePath, type HeadAnswer } from "../data/shelf.js";
+import { framePath, type HeadAnswer } from "../data/frame-path.js";
 import { Button } from "../parts/button.js";
 import { later, loadAhead } from "../parts/later.js";
 import { Part } from "../parts/part.js";

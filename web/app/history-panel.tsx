@@ -3,7 +3,7 @@ import { Suspense, useState } from "react";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
 import { type RevisionRow, useRevisions } from "../data/revisions.js";
-import { framePath, type HeadAnswer } from "../data/shelf.js";
+import { framePath, type HeadAnswer } from "../data/frame-path.js";
 import { Button } from "../parts/button.js";
 import { PanelDialog } from "../parts/panel-dialog.js";
 import { returnTo } from "../parts/focus-back.js";

@@ -1,5 +1,5 @@
 import { Suspense } from "react";
-import { bringBack } from "../data/shelf.js";
+import { bringBack } from "../data/frame-path.js";
 import { Button } from "../parts/button.js";
 import { useEditing } from "./open-frame.js";
 import { later } from "../parts/later.js";

@@ -1,7 +1,7 @@
 import useSWR from "swr";
 import { type Difference, differencesOf, placesOf } from "../../core/index.js";
 import { request } from "../data/request.js";
-import { framePath, type HeadAnswer } from "../data/shelf.js";
+import { framePath, type HeadAnswer } from "../data/frame-path.js";
 import { useEditing, useOpenFrame } from "./open-frame.js";
 import { useChosen } from "./place.js";
 

@@ -18,7 +18,7 @@ import { type Aside, keepAside, readAside } from "./aside.js";
 import { keepClashes, readClashes } from "./clashes.js";
 import { External, together } from "./external.js";
 import { newKey } from "./key.js";
-import type { HeadAnswer } from "./shelf.js";
+import type { HeadAnswer } from "./frame-path.js";
 import { type Standing, Sync, type Theirs } from "./sync.js";
 
 /** Something to tell the person: what happened, and what was kept. */

@@ -3,7 +3,7 @@ import { Editing } from "./editing.js";
 import { LiveDevice } from "./live-device.js";
 import { Sizes } from "./sizes.js";
 import { Selection } from "./selection.js";
-import type { HeadAnswer } from "./shelf.js";
+import type { HeadAnswer } from "./frame-path.js";
 
 /** One open frame: what is edited, the device that follows it, and what is chosen of it, each on its own. */
 export class OpenFrame {

@@ -1,6 +1,6 @@
 import useSWR from "swr";
 import { request } from "./request.js";
-import { framePath } from "./shelf.js";
+import { framePath } from "./frame-path.js";
 
 export interface RevisionRow {
   number: number;

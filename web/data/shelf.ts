@@ -1,6 +1,5 @@
 import useSWR, { mutate } from "swr";
-import type { Frame } from "../../core/index.js";
-import type { FileState } from "./file.js";
+import { bringBack, framePath, framesPath, type HeadAnswer } from "./frame-path.js";
 import { newKey } from "./key.js";
 import { request } from "./request.js";
 
@@ -12,19 +11,7 @@ export interface ShelfRow {
   deleted: string | null;
 }
 
-export interface HeadAnswer {
-  id: string;
-  revision: number;
-  frame: Frame;
-  deleted?: boolean;
-  /** The file it is worked on in. */
-  file?: FileState | null;
-  /** The keys of the newest edits: what has arrived of those that a window left. */
-  keys?: readonly string[];
-}
-
-const list = "/api/frames";
-export const framePath = (id: string): string => `${list}/${encodeURIComponent(id)}`;
+const list = framesPath;
 
 export const useShelf = () =>
   useSWR(list, (path: string) => request<{ frames: ShelfRow[] }>(path).then(({ frames }) => frames));
@@ -43,8 +30,7 @@ export const createFrame = (frame: unknown): Promise<HeadAnswer> =>
 export const createFromFile = (file: string | Blob): Promise<HeadAnswer> =>
   again(request(`${list}/file`, { method: "POST", whole: file }));
 export const deleteFrame = (id: string): Promise<void> => again(request(framePath(id), { method: "DELETE" }));
-export const bringBack = (id: string): Promise<void> =>
-  again(request(`${framePath(id)}/bring-back`, { method: "POST" }));
+export const takeBack = (id: string): Promise<void> => again(bringBack(id));
 export const renameFrame = (row: ShelfRow, name: string): Promise<void> =>
   again(
     request(`${framePath(row.id)}/edits`, {

@@ -16,7 +16,7 @@ import { together } from "./external.js";
 import type { FileState } from "./file.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
-import { framePath, type HeadAnswer } from "./shelf.js";
+import { framePath, type HeadAnswer } from "./frame-path.js";
 import { type Queued, Waiting } from "./waiting.js";
 
 interface Missed extends Queued {

@@ -9,7 +9,8 @@ import {
   type TokensRead,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
-import { framePath, type HeadAnswer, useShelf } from "../../data/shelf.js";
+import { framePath, type HeadAnswer } from "../../data/frame-path.js";
+import { useShelf } from "../../data/shelf.js";
 import { ProblemError } from "../../data/problem.js";
 import { request } from "../../data/request.js";
 import { Button } from "../../parts/button.js";

@@ -1,4 +1,4 @@
-import { bringBack, type ShelfRow } from "../../data/shelf.js";
+import { type ShelfRow, takeBack } from "../../data/shelf.js";
 import { Button } from "../../parts/button.js";
 import type { Attempt } from "./use-attempt.js";
 
@@ -15,7 +15,7 @@ export function DeletedFrames({ rows, attempt }: { rows: readonly ShelfRow[]; at
             <span className="grow truncate">
               {row.name} <span className="text-ink-2">· change {row.revision}</span>
             </span>
-            <Button onClick={() => void attempt(`${row.name} was not brought back`, () => bringBack(row.id))}>
+            <Button onClick={() => void attempt(`${row.name} was not brought back`, () => takeBack(row.id))}>
               Bring back
             </Button>
           </li>
