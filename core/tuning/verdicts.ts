@@ -101,8 +101,7 @@ const bareVerdict = ({ bare }: Measure, motion: Motion, toward: Toward): Verdict
   };
 };
 
-/** What the numbers of a motion mean, each in a plain sentence; where something is wrong with a change that mends it, if one does. */
-export const verdictsOf = (motion: Motion, toward: Toward, kind: MotionKind): Verdict[] => {
+const judged = (motion: Motion, toward: Toward, kind: MotionKind): Verdict[] => {
   const measured = measure(motion, toward);
   return [
     lengthVerdict(measured),
@@ -110,4 +109,17 @@ export const verdictsOf = (motion: Motion, toward: Toward, kind: MotionKind): Ve
     speedVerdict(measured),
     bareVerdict(measured, motion, toward),
   ];
+};
+
+/** Measuring takes milliseconds, and a motion stays the same object through all edits of other things. */
+const known = new WeakMap<Motion, Map<string, Verdict[]>>();
+
+/** What the numbers of a motion mean, each in a plain sentence; where something is wrong with a change that mends it, if one does. */
+export const verdictsOf = (motion: Motion, toward: Toward, kind: MotionKind): readonly Verdict[] => {
+  let kept = known.get(motion);
+  if (!kept) known.set(motion, (kept = new Map()));
+  const key = `${toward} ${kind}`;
+  const found = kept.get(key) ?? judged(motion, toward, kind);
+  kept.set(key, found);
+  return found;
 };
