@@ -88,7 +88,7 @@ export {
   type Within,
   type WithinKey,
 } from "./properties.js";
-export { cornerOf, defaultCorner, defaultSizes, markOf } from "./sizes.js";
+export { cornerOf, defaultCorner, defaultSizes, markOf, sizeOf } from "./sizes.js";
 export { firstOf, lastOf, sure } from "./sure.js";
 export { textFaults } from "./text.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./theme.js";

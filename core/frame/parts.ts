@@ -238,7 +238,18 @@ export type ColourName = (typeof colourNames)[number];
 export type Colours = Partial<Record<ColourName, Hex>>;
 
 /** What of a device has a size that a frame may set. */
-export const sizeNames = ["header", "bar", "top", "rail", "panel", "drawer", "sheet", "dialog", "side"] as const;
+export const sizeNames = [
+  "header",
+  "bar",
+  "top",
+  "rail",
+  "panel",
+  "drawer",
+  "sheet",
+  "dialog",
+  "side",
+  "icon",
+] as const;
 /** One of them. */
 export type SizeName = (typeof sizeNames)[number];
 

@@ -1,6 +1,6 @@
 import type { Mark, SizeName, Theme } from "./parts.js";
 
-/** What bars, strips and overlays measure where a frame says nothing, CSS px. */
+/** What bars, strips, overlays and the icons of tabs measure where a frame says nothing, CSS px. */
 export const defaultSizes: Readonly<Record<SizeName, number>> = {
   header: 50,
   bar: 60,
@@ -11,6 +11,7 @@ export const defaultSizes: Readonly<Record<SizeName, number>> = {
   sheet: 560,
   dialog: 420,
   side: 360,
+  icon: 24,
 };
 /** The corner radius where a frame says nothing, px. */
 export const defaultCorner = 8;

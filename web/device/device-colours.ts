@@ -1,7 +1,7 @@
 import type { CSSProperties } from "react";
-import { coloursOf, inkOn, type Theme } from "../../core/index.js";
+import { coloursOf, inkOn, sizeOf, type Theme } from "../../core/index.js";
 
-/** The colours of an app's devices, as custom properties that everything in a device draws with. */
+/** The colours of an app's devices and the size of its icons, as custom properties that everything in a device draws with. */
 export const deviceColours = (theme: Theme, dark: boolean): CSSProperties => {
   const colours = coloursOf(theme, dark);
   const named: Record<`--${string}`, string> = {
@@ -15,6 +15,7 @@ export const deviceColours = (theme: Theme, dark: boolean): CSSProperties => {
     "--bar-active": colours.barActive,
     "--badge": colours.badge,
     "--badge-ink": inkOn(colours.badge),
+    "--icon-size": `${sizeOf(theme, "icon")}px`,
   };
   return { background: colours.page, color: colours.ink, ...named };
 };

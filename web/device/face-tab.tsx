@@ -61,8 +61,8 @@ export function FaceTab({ id, label, icon, badge, active, shape, mark, labels, o
       className={`relative flex shrink-0 items-center ${cells[shape]} ${active ? "font-bold" : ""}`}
       style={{ color: active ? "var(--bar-active)" : "var(--bar-ink)", ...(active && chosenCell(mark, shape)) }}
     >
-      <span className={`relative grid place-items-center ${shape === "wide" ? "size-8" : "h-7 w-13"}`}>
-        {icon && <Icon name={icon} fill={active} size={22} />}
+      <span className={`relative grid place-items-center ${shape === "wide" ? "min-h-8 min-w-8" : "min-h-7 min-w-13"}`}>
+        {icon && <Icon name={icon} fill={active} size="var(--icon-size, 24px)" />}
         <Badge badge={badge} />
       </span>
       {named && <span className="max-w-full truncate px-1">{label}</span>}

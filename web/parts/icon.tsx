@@ -4,8 +4,8 @@ export interface IconProps {
   /** A name of the icon package, such as `list-checks`. */
   name: string;
   fill?: boolean;
-  /** px. */
-  size?: number;
+  /** px, or a length as CSS has it. */
+  size?: number | string;
   className?: string;
 }
 

@@ -1,4 +1,4 @@
-import { fieldsIn, heldBy, type NodeKey, optionsOf } from "../../../../core/index.js";
+import { fieldsIn, heldBy, mixedSays, type NodeKey, optionsOf } from "../../../../core/index.js";
 import { ByView } from "../../../parts/by-view.js";
 import { Choice } from "../../../parts/choice.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
@@ -92,8 +92,11 @@ function Heading() {
 
 /** What a hub draws around its tabs: what the table of properties has for that, and a heading. */
 export function HubLookGroup() {
+  const { frame, id } = useBench();
+  const mixed = mixedSays(frame, id);
   return (
     <Fields>
+      {mixed && <p className="break-inside-avoid pb-2.5 text-clay">! {mixed}</p>}
       {fieldsIn("draws", "hub").map((key) => (
         <PropertyField key={key} of={key} />
       ))}

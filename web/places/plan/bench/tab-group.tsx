@@ -1,4 +1,4 @@
-import { isVaried, keysOf, nameOf, type Tab } from "../../../../core/index.js";
+import { isVaried, keysOf, mixedSays, nameOf, nodeAt, parentsOf, type Tab } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
 import { TextLine } from "../../../parts/text-line.js";
@@ -47,8 +47,17 @@ export function TabGroup() {
     for (const key of Object.keys(next)) if (next[key] === undefined || next[key] === "") delete next[key];
     set("tab", Object.keys(next).length ? next : undefined, label);
   };
+  const mixed = parentsOf(frame, id)
+    .filter((parent) => nodeAt(frame, parent).kind === "hub")
+    .map((hub) => mixedSays(frame, hub))
+    .filter(Boolean);
   return (
     <Fields>
+      {mixed.map((says) => (
+        <p key={says} className="break-inside-avoid pb-2.5 text-clay">
+          ! {says}
+        </p>
+      ))}
       <Line label="Label" view="tab.label">
         <TextLine
           value={tab.label ?? ""}
