@@ -16,6 +16,7 @@ import {
 import { presentEdit } from "./waiting.js";
 import { type Aside, keepAside, readAside } from "./aside.js";
 import { keepClashes, readClashes } from "./clashes.js";
+import { tellOfEdit } from "./tell-of-edit.js";
 import { External, together } from "./external.js";
 import { newKey } from "./key.js";
 import type { HeadAnswer } from "./frame-path.js";
@@ -115,6 +116,7 @@ export class Editing extends External<Edited> {
       this.changeTo(folded.history.frame, folded.history, renamed, { message: null });
       this.sync.push({ key, label: called(folded.label), edit: folded.edit });
     });
+    tellOfEdit(called(folded.label));
     return null;
   }
 

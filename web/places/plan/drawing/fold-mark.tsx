@@ -19,6 +19,8 @@ export function FoldMark({ id, folded, inside, hands }: FoldMarkProps) {
       title={folded ? `Unfold the ${inside} inside (C)` : "Fold to its name (C)"}
       className={`flex h-5 min-w-5 shrink-0 items-center justify-center gap-0.5 rounded-sm px-0.5 hover:bg-petrol-soft ${folded ? "border border-field bg-plate-2" : "text-ink-2"}`}
       onPointerDown={(event) => event.stopPropagation()}
+      // the focus stays where it was: the keys that follow are for what is chosen
+      onMouseDown={(event) => event.preventDefault()}
       onDoubleClick={(event) => event.stopPropagation()}
       onClick={() => hands.fold(id, !folded)}
     >
