@@ -18,7 +18,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
         const chosen = options.find((option) => option.value === next);
         if (chosen) onChange(chosen.value);
       }}
-      className="inline-flex max-w-full shrink-0 flex-wrap self-start overflow-hidden rounded-sm border border-field bg-plate-2"
+      className="inline-flex shrink-0 self-start overflow-hidden rounded-sm border border-field bg-plate-2 whitespace-nowrap"
     >
       {options.map((option) => (
         <ToggleGroup.Item
