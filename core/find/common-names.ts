@@ -10,7 +10,7 @@ import { standsInFor } from "../frame/needs.js";
 
 const ofKind: Record<NodeKind, string> = {
   screen: "page view route",
-  stack: "navigator history flow group",
+  stack: "history flow group layers",
   hub: "tabs tab bar bottom navigation switcher",
   pair: "split two panes columns master detail",
 };
