@@ -177,7 +177,7 @@ const measured = async (url: string, store: FrameStore): Promise<Figure[]> => {
   const longest = Math.min(...tasks);
   const drags = [await dragToSaid(url), await dragToSaid(url), await dragToSaid(url)];
   const said = firstOf(drags.sort((a, b) => quantile(a, 0.95) - quantile(b, 0.95)));
-  const figure = (name: string, times: number[], most: number): Figure[] => [
+  const figure = (name: string, times: number[], most: number, slowest: number): Figure[] => [
     {
       name: `key in the plan to companion painted, ${name}, p50`,
       value: quantile(times, 0.5),
@@ -185,12 +185,18 @@ const measured = async (url: string, store: FrameStore): Promise<Figure[]> => {
       goal: `under ${most}`,
       met: quantile(times, 0.5) < most,
     },
-    { name: `the same, ${name}, p95`, value: quantile(times, 0.95), unit: "ms" },
+    {
+      name: `the same, ${name}, p95`,
+      value: quantile(times, 0.95),
+      unit: "ms",
+      goal: `under ${slowest}`,
+      met: quantile(times, 0.95) < slowest,
+    },
   ];
   return [
     ...weighed,
-    ...figure("demo", demo, 50),
-    ...figure("1,000 screens", large, 100),
+    ...figure("demo", demo, 40, 64),
+    ...figure("1,000 screens", large, 60, 90),
     {
       name: "longest task while 1,000 screens are panned and zoomed (0: none over 50)",
       value: longest,

@@ -101,3 +101,35 @@ test.each(["allotment-diary", "night-sky-log", "repair-cafe"])(
     for (const [key, place] of Object.entries(before)) expect([key, after[key]]).toEqual([key, place]);
   },
 );
+
+test("a hover draws nothing anew but the way it is over, at both its ends and in its row", async () => {
+  await me.go("/f/allotment-diary/plan?at=plot&in=plotsTab");
+  await me.see(chosen("plot"));
+  await me.group("out");
+  await me.see('[data-peg="2"]');
+  /** What of the plan and its bench is changed while the pointer goes over these places. */
+  const changedBy = async (spots: readonly (readonly [number, number])[]) => {
+    await me.page.evaluate(() => {
+      const changed = new Set<string>();
+      const watch = new MutationObserver((records) => {
+        for (const { target } of records) {
+          const element = target instanceof Element ? target : target.parentElement;
+          changed.add(element?.getAttribute("data-peg") ?? element?.tagName ?? "");
+        }
+      });
+      watch.observe(document.querySelector("main")!, {
+        subtree: true,
+        childList: true,
+        attributes: true,
+        characterData: true,
+      });
+      Object.assign(window, { changedNow: changed });
+    });
+    for (const [x, y] of spots) await me.page.mouse.move(x, y);
+    return me.page.evaluate(() => [...(window as unknown as { changedNow: Set<string> }).changedNow]);
+  };
+  expect(await changedBy((await corners()).slice(0, 12))).toEqual([]);
+  const peg = (await (await me.see('[data-peg="2"]')).boundingBox())!;
+  const changed = await changedBy([[peg.x + 9, peg.y + 9]]);
+  expect(changed.sort()).toEqual(["2", "LI"]);
+});

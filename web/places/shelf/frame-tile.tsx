@@ -10,13 +10,15 @@ import type { Attempt } from "./use-attempt.js";
 
 export interface FrameTileProps {
   row: ShelfRow;
+  /** Another frame is called so too: what tells them apart is shown. */
+  hasTwin: boolean;
   attempt: Attempt;
 }
 
 const when = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
 
 /** A frame on the shelf: its plan, its name, how often it was changed. */
-export function FrameTile({ row, attempt }: FrameTileProps) {
+export function FrameTile({ row, hasTwin, attempt }: FrameTileProps) {
   const { data: frame } = useFrameAt(row);
   const [renaming, setRenaming] = useState(false);
   const screens = frame ? Object.values(frame.nodes).filter((node) => node.kind === "screen").length : null;
@@ -48,6 +50,7 @@ export function FrameTile({ row, attempt }: FrameTileProps) {
               {row.name}
             </Link>
           )}
+          {hasTwin && <p className="mono text-[12px] wrap-anywhere text-ink-2">{row.id}</p>}
           <p className="truncate text-ink-2">
             {screens === null ? "" : `${screens} ${screens === 1 ? "screen" : "screens"} · `}change {row.revision} ·{" "}
             <time dateTime={row.changed}>{when.format(new Date(row.changed))}</time>

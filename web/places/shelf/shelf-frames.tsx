@@ -23,6 +23,8 @@ const boxed = "rounded-md border border-dashed border-field p-6 text-ink-2";
 export function ShelfFrames(props: ShelfFramesProps) {
   const { all, found, isDeleted, wanted, onWant, isLoading, isDown, attempt } = props;
   const count = all?.length === 1 ? "one on the shelf" : all ? `${all.length} on the shelf` : "";
+  const named = new Map<string, number>();
+  for (const { name } of all ?? []) named.set(name, (named.get(name) ?? 0) + 1);
   return (
     <section aria-label="Frames">
       <h2 className="mb-2.5 flex items-baseline gap-1.5 text-[15px] font-bold">
@@ -52,7 +54,7 @@ export function ShelfFrames(props: ShelfFramesProps) {
       )}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">
         {found.map((row) => (
-          <FrameTile key={row.id} row={row} attempt={attempt} />
+          <FrameTile key={row.id} row={row} hasTwin={(named.get(row.name) ?? 0) > 1} attempt={attempt} />
         ))}
       </ul>
     </section>

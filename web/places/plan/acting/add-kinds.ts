@@ -12,7 +12,7 @@ import {
   sure,
 } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
-import { addAfter, addInside, type Planned } from "./edits.js";
+import { addAfter, addInside, doorNeeds, type Planned } from "./edits.js";
 
 /** Something new that can be added beside or inside what is chosen. */
 export interface AddKind {
@@ -56,7 +56,7 @@ const namer = (frame: Frame) => {
 
 const added = (frame: Frame, place: Place, top: Id, title: string, nodes: Record<Id, Node>): Planned => {
   const isTab = nodeAt(frame, place.parent).kind === "hub";
-  const made = sure(nodes[top]);
+  const made = { ...sure(nodes[top]), ...doorNeeds(frame, place.after) };
   const own: Node = isTab ? { ...made, tab: { label: title, icon: plainIcon } } : made;
   const edit: Edit = {
     kind: "add",

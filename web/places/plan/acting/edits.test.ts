@@ -14,6 +14,18 @@ const children = (of: Frame, id: string): string[] => (of.nodes[id] as { childre
 const item = { id: "item", parent: "aTab" };
 
 describe("adding by a key", () => {
+  test("what is added beside a screen of the door is for those who are not let in yet, too", () => {
+    const needs = [{ fact: "signedIn", is: false as const, otherwise: "home" }];
+    const { nodes } = frame;
+    const door = plainFrame({
+      ...frame,
+      facts: [{ id: "signedIn", label: "Signed in" }],
+      nodes: { ...nodes, cover: { ...nodes.cover!, needs } },
+    });
+    const next = made(addAfter(door, { id: "cover", parent: "app" }, "Register"), door);
+    expect(next.nodes.register).toMatchObject({ needs });
+    expect(made(addAfter(door, item, "Other"), door).nodes.other).not.toHaveProperty("needs");
+  });
   test("after a screen comes a screen, in the same container, and is chosen", () => {
     const planned = addAfter(frame, item);
     expect(children(made(planned), "aTab")).toEqual(["a", "item", "newScreen", "deep"]);

@@ -6,6 +6,7 @@ import {
   type Frame,
   freeIdIn,
   type Id,
+  type Need,
   type Node,
   patternOf,
   placesOf,
@@ -17,6 +18,7 @@ import {
   plainIcon,
   actionTo,
   nodeAt,
+  nodeIn,
   firstOf,
   sure,
   together,
@@ -35,13 +37,26 @@ export const drawnChildren = (frame: Frame, id: Id): readonly Id[] => {
   return node.kind === "stack" ? stepsOf(frame, node).map((step) => step.id) : childrenOf(node);
 };
 
+/** What is added beside a screen of the door, one for those who are not let in yet, is for them too. */
+export const doorNeeds = (frame: Frame, beside: Id | null): { needs?: Need[] } => {
+  const node = beside === null ? undefined : nodeIn(frame, beside);
+  const needs = node?.kind === "screen" ? (node.needs ?? []).filter(({ is }) => is === false) : [];
+  return needs.length ? { needs } : {};
+};
+
 const addScreen = (frame: Frame, parent: Id | null, after: Id | null, title: string): Planned => {
   const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
   if (!hub) {
     const id = freeIdIn(frame, title);
     const where = parent === null ? "loose" : `in ${plainName(frame, parent)}`;
     return {
-      edit: { kind: "add", nodes: { [id]: { kind: "screen", title } }, top: id, parent, after },
+      edit: {
+        kind: "add",
+        nodes: { [id]: { kind: "screen", title, ...doorNeeds(frame, after) } },
+        top: id,
+        parent,
+        after,
+      },
       label: `Add ${title} ${where}`,
       choose: { id, parent },
     };

@@ -11,12 +11,12 @@ import type { Planned } from "../acting/edits.js";
 import type { Adding } from "../acting/use-adding.js";
 import type { TakingOut } from "../acting/use-taking-out.js";
 import { beginList } from "../panels/list-text.js";
+import { AddPicker } from "../panels/add-picker.js";
 import { Said } from "../../../app/said.js";
 import { Ledge } from "./ledge.js";
 import { later } from "../../../parts/later.js";
 import { Part } from "../../../parts/part.js";
 
-const AddPicker = later(() => import("../panels/add-picker.js"));
 const Bench = later(() => import("./bench.js"));
 const SeveralBench = later(() => import("./several-bench.js"));
 const TakingOutDialog = later(() => import("../panels/taking-out.js"));
@@ -170,21 +170,19 @@ function Tools({ frame, chosen, others, tool, onTool, adding }: BenchFootProps) 
   const opened = useOpenFrame();
   if (tool === "add")
     return (
-      <Suspense fallback={null}>
-        <Opened>
-          {(back) => (
-            <AddPicker
-              frame={frame}
-              chosen={chosen}
-              onAdd={adding.add}
-              onLeave={(how) => {
-                onTool(null);
-                if (how === "escape") back();
-              }}
-            />
-          )}
-        </Opened>
-      </Suspense>
+      <Opened>
+        {(back) => (
+          <AddPicker
+            frame={frame}
+            chosen={chosen}
+            onAdd={adding.add}
+            onLeave={(how) => {
+              onTool(null);
+              if (how === "escape") back();
+            }}
+          />
+        )}
+      </Opened>
     );
   return (
     <>
