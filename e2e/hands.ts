@@ -170,9 +170,23 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
       const isBox = await me.page.evaluate(() => document.activeElement?.getAttribute("role") === "checkbox");
       await me.keys(isBox ? "Space" : "Enter");
     },
-    pick: async (selector, _, label) => {
-      await tabTo(selector);
-      await me.type(label);
+    pick: async (selector, value, label) => {
+      // a browser forgets what was typed of a name when the machine stands still in the middle of it: it is typed again
+      for (let i = 0; i < 8; i += 1) {
+        await tabTo(selector);
+        await me.type(label);
+        const isPicked = await me.page
+          .waitForFunction(
+            (css, is) => document.querySelector<HTMLSelectElement>(css)?.value === is,
+            { timeout: 1500 },
+            selector,
+            value,
+          )
+          .then(() => true)
+          .catch(() => false);
+        if (isPicked) return;
+      }
+      throw new Error(`${label} is not picked in ${selector}`);
     },
     write: async (selector, text) => {
       await tabTo(selector);
