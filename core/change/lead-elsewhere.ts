@@ -1,7 +1,8 @@
 import type { Edit } from "../edit/edit.js";
 import { type Way, waysIn } from "../explore/ways.js";
 import { subtreeOf } from "../frame/frame-index.js";
-import { compact } from "../frame/keys.js";
+import { equal } from "../frame/equal.js";
+import { compact, keysOf } from "../frame/keys.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Action, Do, Id } from "../frame/parts.js";
 import { patternOf } from "../frame/pattern.js";
@@ -33,20 +34,24 @@ const ledDo = (from: Node, act: Do, led: Led): Do => {
   return compact<Do>({ ...act, to: led.to, params }) ?? act;
 };
 
-const ledActions = (from: Node, actions: readonly Action[], led: Led): Action[] =>
-  actions.map((action) => ({ ...action, do: ledDo(from, action.do, led) }));
+const ledActions = (from: Node, actions: readonly Action[] | undefined, led: Led): Action[] | undefined =>
+  actions?.map((action) => ({ ...action, do: ledDo(from, action.do, led) }));
 
-const ledScreen = (id: Id, node: ScreenNode, led: Led): Edit[] => {
-  const edits: Edit[] = [];
-  const set = (key: "actions" | "after" | "body", value: unknown) => edits.push({ kind: "set", node: id, key, value });
-  if (node.actions) set("actions", ledActions(node, node.actions, led));
-  if (node.after) set("after", { ...node.after, do: ledDo(node, node.after.do, led) });
-  if (node.body && "opens" in node.body && node.body.opens && led.gone.has(node.body.opens)) {
-    const param = led.target.kind === "screen" ? patternOf(led.target)?.names.at(-1) : undefined;
-    const { param: _, ...body } = node.body;
-    set("body", { ...body, opens: led.to, ...(param !== undefined && { param }) });
-  }
-  return edits;
+const ledAfter = (node: ScreenNode, led: Led): ScreenNode["after"] =>
+  node.after && { ...node.after, do: ledDo(node, node.after.do, led) };
+
+const ledBody = ({ body }: ScreenNode, led: Led): ScreenNode["body"] => {
+  if (!body || !("opens" in body) || !body.opens || !led.gone.has(body.opens)) return body;
+  const param = led.target.kind === "screen" ? patternOf(led.target)?.names.at(-1) : undefined;
+  const { param: _, ...rest } = body;
+  return { ...rest, opens: led.to, ...(param !== undefined && { param }) };
+};
+
+/** All of a node that leads somewhere, led elsewhere, by its key. */
+const ledParts = (node: Node, led: Led): Partial<Record<"actions" | "after" | "body" | "extras", unknown>> => {
+  if (node.kind === "hub") return { extras: ledActions(node, node.extras, led) };
+  if (node.kind !== "screen") return {};
+  return { body: ledBody(node, led), actions: ledActions(node, node.actions, led), after: ledAfter(node, led) };
 };
 
 /** The edits that lead to another node what leads to these, which are to be taken out. */
@@ -55,8 +60,9 @@ export const leadElsewhere = (frame: Frame, ids: readonly Id[], to: Id): Edit[] 
   const sources = new Set(waysGoneWith(frame, ids).map(({ from }) => from));
   return [...sources].flatMap((from): Edit[] => {
     const node = nodeAt(frame, from);
-    if (node.kind === "screen") return ledScreen(from, node, led);
-    if (node.kind !== "hub" || !node.extras) return [];
-    return [{ kind: "set", node: from, key: "extras", value: ledActions(node, node.extras, led) }];
+    const parts = ledParts(node, led);
+    return keysOf(parts)
+      .filter((key) => !equal(parts[key], Reflect.get(node, key)))
+      .map((key) => ({ kind: "set", node: from, key, value: parts[key] }));
   });
 };

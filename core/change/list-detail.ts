@@ -79,7 +79,7 @@ const plan = (frame: Frame, list: Id, parent: Id | null): ChangeResult => {
 export const listAndDetail: ChangeOfMind = {
   id: "list-detail",
   label: "This list and its detail as a pair",
-  says: "side by side where there is room, one over the other where not",
+  says: "side by side where there is room",
   plan: (frame, parts) => {
     const [part] = parts;
     if (!part || parts.length > 1) return cannot("Choose one list whose rows lead to a screen.");

@@ -1,10 +1,8 @@
-import { factsOf } from "../frame/defaults.js";
 import { heldBy } from "../frame/held.js";
 import type { Face, Id, Opens } from "../frame/parts.js";
 import type { NodeKind } from "../frame/properties.js";
 import type { Frame } from "../frame/types.js";
 import { nodeAt } from "../frame/nodes.js";
-import { standsInFor } from "../frame/needs.js";
 
 // Words that people know these things by from elsewhere: to be found by, and never shown.
 
@@ -30,8 +28,12 @@ const ofOpens: Record<Opens, string> = {
   side: "panel modal drawer",
 };
 
-/** What a node is known by elsewhere, by what it is and does in the frame. */
-export const commonNames = (frame: Frame, id: Id): string => {
+/** All that stand in for what a person may not see yet. */
+export const standInsOf = (frame: Frame): ReadonlySet<Id> =>
+  new Set(Object.values(frame.nodes).flatMap(({ needs = [] }) => needs.flatMap(({ otherwise }) => otherwise ?? [])));
+
+/** What a node is known by elsewhere, by what it is and does in the frame, of which `standIns` are those that stand in for others. */
+export const commonNames = (frame: Frame, id: Id, standIns: ReadonlySet<Id>): string => {
   const node = nodeAt(frame, id);
   return [
     ofKind[node.kind],
@@ -41,7 +43,7 @@ export const commonNames = (frame: Frame, id: Id): string => {
     node.tab ? "tab" : "",
     frame.address?.lost === id ? "not found 404 missing fallback" : "",
     node.kind === "screen" && node.after ? "splash intro loading redirect" : "",
-    factsOf(frame).length > 0 && standsInFor(frame, id).length > 0 ? "login log in auth onboarding gate" : "",
+    standIns.has(id) ? "login log in auth onboarding gate" : "",
   ]
     .filter(Boolean)
     .join(" ");

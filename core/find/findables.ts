@@ -3,7 +3,7 @@ import { nameOf, plainName } from "../frame/names.js";
 import { placesOf } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
-import { commonNames } from "./common-names.js";
+import { commonNames, standInsOf } from "./common-names.js";
 import type { Findable } from "./find.js";
 
 /** A thing of the frame: choosing it leads to `node`. */
@@ -18,6 +18,7 @@ const known = new WeakMap<Frame, readonly FrameFindable[]>();
 export const findablesOf = (frame: Frame): readonly FrameFindable[] => {
   const before = known.get(frame);
   if (before) return before;
+  const standIns = standInsOf(frame);
   const nodes: FrameFindable[] = [];
   const others: FrameFindable[] = [];
   for (const [id, node] of Object.entries(frame.nodes)) {
@@ -28,7 +29,7 @@ export const findablesOf = (frame: Frame): readonly FrameFindable[] => {
       key: `node ${id}`,
       label: nameOf(frame, id),
       says: `${node.kind} ${where} · ${id}`,
-      also: commonNames(frame, id),
+      also: commonNames(frame, id, standIns),
       node: id,
       sort,
     });

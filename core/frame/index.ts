@@ -28,6 +28,7 @@ export {
   needWords,
   sameFacts,
   shortNeed,
+  shortNeeds,
   standsInFor,
   valuesOf,
   valueWord,

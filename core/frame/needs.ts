@@ -89,6 +89,10 @@ export const shortNeed = (frame: FixedFrame, need: Need): string => {
   return is ? label : `not ${label}`;
 };
 
+/** All that a node needs, in as few words; empty where it needs nothing. */
+export const shortNeeds = (frame: FixedFrame, id: Id): string =>
+  (frame.nodes[id]?.needs ?? []).map((need) => shortNeed(frame, need)).join(", ");
+
 /** All combinations of the values the facts may have, the launch values first; at most `most`. */
 export const factCombinations = (frame: FixedFrame, most = 32): Facts[] => {
   let all: Record<Id, FactValue>[] = [{}];

@@ -3,7 +3,7 @@ import { heldBy } from "../frame/held.js";
 import { opensOf } from "../frame/look.js";
 import { classOf } from "../frame/views.js";
 import { plainName } from "../frame/names.js";
-import { shortNeed } from "../frame/needs.js";
+import { shortNeeds } from "../frame/needs.js";
 import { nodeAt } from "../frame/nodes.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
@@ -91,17 +91,13 @@ const captionRoom = (frame: Frame, stack: Id): number => {
   return roomFor(words.length, smallLetter, 18);
 };
 
-/** What a node needs, in the words that stand on the plan; empty where it needs nothing. */
-const needWords = (frame: Frame, id: Id): string =>
-  (nodeAt(frame, id).needs ?? []).map((need) => shortNeed(frame, need)).join(", ");
-
 /** What a plate's name needs, with its signs beside it. */
 const headRoom = (frame: Frame, id: Id): number => roomFor(plainName(frame, id).length, nameLetter, 76);
 
 /** What a tooth needs: the icon, the label, a badge, and what the tab needs. */
 const toothRoom = (frame: Frame, id: Id): number => {
   const { tab = {} } = nodeAt(frame, id);
-  const needs = needWords(frame, id);
+  const needs = shortNeeds(frame, id);
   const label = (tab.label ?? plainName(frame, id)).length * titleLetter;
   const marks = (tab.icon ? 24 : 0) + (tab.badge === undefined ? 0 : 28) + (tab.hidden ? 48 : 0);
   return Math.min(mostForText, Math.ceil(label + marks + (needs ? needs.length * smallLetter + 20 : 0) + 30));
@@ -123,7 +119,7 @@ export const measurerOf = (frame: Frame, options: PlanOptions): ((id: Id, parent
     const { width, height } = picture ? sizes.card : sizes.row;
     const lines = Math.min(title.most, linesIn(plainName(frame, id), width - 18, titleLetter));
     if (!picture) return new CardBox(id, parent, width, height + (lines - 1) * title.line, picture, 0);
-    const needs = needWords(frame, id);
+    const needs = shortNeeds(frame, id);
     const needLines = needs ? linesIn(needs, width - 32, smallLetter) : 0;
     const head = title.around + lines * title.line + needLines * title.needs;
     return new CardBox(id, parent, width, height + head, picture, head);

@@ -2,6 +2,7 @@ export { consequenceSays } from "./consequence-says.js";
 export { type Difference, differencesOf } from "./difference-says.js";
 export { eventSays } from "./event-says.js";
 export { faultSays } from "./fault-says.js";
+export { gatesSay } from "./gates-say.js";
 export { mixedSays } from "./mixed-says.js";
 export { endWords, ladderNames } from "./ladder-says.js";
 export { needSays } from "./need-says.js";

@@ -93,14 +93,19 @@ const contentOf = (frame: FixedFrame, state: State, view: View, node: string): D
 
 const faces = new Set<Region["role"]>(["bar", "top", "rail", "panel", "drawer"]);
 
+/** What a picture is of, and how large it is. */
+export interface PictureSubject {
+  frame: FixedFrame;
+  state: State;
+  view: View;
+  /** px on the plan. */
+  width: number;
+  height: number;
+  dark: boolean;
+}
+
 /** The top screen of a state as it is arranged in the view, small: bars, strips and what is covered are as the engine has them. */
-export const drawPicture = (
-  frame: FixedFrame,
-  state: State,
-  view: View,
-  { width, height }: { width: number; height: number },
-  dark: boolean,
-): DrawnPicture => {
+export const drawPicture = ({ frame, state, view, width, height, dark }: PictureSubject): DrawnPicture => {
   const { theme } = lensOf(frame, view).app;
   const regions = arrangeSurface(frame, surfaceOf(frame, state, view), view);
   const fontSize = Math.min(11, Math.max(7.5, width / 11));
@@ -130,25 +135,15 @@ export const drawPicture = (
   };
 };
 
-/** What a picture is drawn of. */
-interface Of {
-  frame: FixedFrame;
-  state: State;
-  view: View;
-  width: number;
-  height: number;
-  dark: boolean;
-}
-
 /** Pictures that stay the same objects as long as nothing in them has changed, whatever else of the frame did. */
 export class PictureBook {
-  private readonly kept = new Map<string, { of: Of; drawn: DrawnPicture }>();
+  private readonly kept = new Map<string, { of: PictureSubject; drawn: DrawnPicture }>();
 
   /** The picture under a key: the one that was kept there, if it is as this one. */
-  at(key: string, of: Of): DrawnPicture {
+  at(key: string, of: PictureSubject): DrawnPicture {
     const before = this.kept.get(key);
     if (before && keysOf(of).every((name) => before.of[name] === of[name])) return before.drawn;
-    const made = drawPicture(of.frame, of.state, of.view, of, of.dark);
+    const made = drawPicture(of);
     const drawn = before && equal(before.drawn, made) ? before.drawn : made;
     this.kept.set(key, { of, drawn });
     return drawn;

@@ -1,6 +1,6 @@
 import { memo, useMemo } from "react";
-import type { FixedFrame, Palette, SeenHeader, State, View } from "../../core/index.js";
-import { type DrawnPicture, type DrawnRegion, drawPicture } from "./drawn-picture.js";
+import type { Palette, SeenHeader } from "../../core/index.js";
+import { type DrawnPicture, type DrawnRegion, drawPicture, type PictureSubject } from "./drawn-picture.js";
 import { type Box, drawnBodies } from "./picture-body.js";
 import { Face } from "./picture-face.js";
 
@@ -145,20 +145,10 @@ export const PictureOf = memo(function PictureOf({ picture }: { picture: DrawnPi
   );
 });
 
-export interface PictureProps {
-  frame: FixedFrame;
-  state: State;
-  view: View;
-  /** px on the plan. */
-  width: number;
-  height: number;
-  dark: boolean;
-}
-
 /** The top screen of a state as it is arranged in the view, small. */
-export function Picture({ frame, state, view, width, height, dark }: PictureProps) {
+export function Picture({ frame, state, view, width, height, dark }: PictureSubject) {
   const picture = useMemo(
-    () => drawPicture(frame, state, view, { width, height }, dark),
+    () => drawPicture({ frame, state, view, width, height, dark }),
     [frame, state, view, width, height, dark],
   );
   return <PictureOf picture={picture} />;

@@ -13,7 +13,7 @@ export const wrongWhole =
     return isIn ? null : `a whole number from ${least} to ${most}${empty ? ", or nothing" : ""}`;
   };
 
-export const wrongEmpty: Wrong = (text) => (text.trim() === "" ? "a name" : null);
+export const wrongEmpty: Wrong = (text) => (text.trim() === "" ? "a name: it cannot be empty" : null);
 
 export const wrongHex: Wrong = (text) =>
   text.trim() === "" || /^#?([0-9a-f]{3}|[0-9a-f]{6})$/i.test(text.trim())

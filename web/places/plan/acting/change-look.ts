@@ -4,7 +4,7 @@ import {
   consequenceSays,
   consequencesOf,
   faultSays,
-  needWords,
+  gatesSay,
   firstOf,
   type Frame,
   type Id,
@@ -40,25 +40,9 @@ export const lookAtChange = (
   const ids = parts.map(({ id }) => id).filter((id) => Object.hasOwn(after.frame.nodes, id));
   const about = ids.length ? ids.slice(0, 4) : planned.choose ? [planned.choose.id] : [];
   const says = about.flatMap((id) => consequenceSays(after.frame, view, consequencesOf(frame, after.frame, view, id)));
-  const all = [...new Set([...says, ...gatesSay(frame, after.frame)])];
+  const all = [...new Set([...says, ...gatesSay(frame, after.frame, about)])];
   return { planned, says: all.length ? all : ["Back, bars and every way in as before"] };
 };
-
-/** What stands before something that did not before: a need, or a question. */
-const gatesSay = (before: Frame, after: Frame): string[] =>
-  Object.entries(after.nodes).flatMap(([id, node]) => {
-    const was = before.nodes[id];
-    const isAsking = node.kind === "screen" && node.leave !== undefined && !(was?.kind === "screen" && was.leave);
-    const isGated = was !== undefined && (node.needs?.length ?? 0) > (was.needs?.length ?? 0);
-    const name = plainName(after, id);
-    return [
-      ...(isGated ? [`${name} can be come to only while ${needsSay(after, id)}`] : []),
-      ...(isAsking && was ? [`${name} asks before it is left`] : []),
-    ];
-  });
-
-const needsSay = (frame: Frame, id: Id): string =>
-  (frame.nodes[id]?.needs ?? []).map((need) => needWords(frame, need)).join(" and ");
 
 /** What a change that asks for something more can be done with. */
 export const targetOptions = (frame: Frame, ids: readonly Id[]): ListOption[] =>

@@ -14,6 +14,7 @@ import { beginList } from "../panels/list-text.js";
 import { AddPicker } from "../panels/add-picker.js";
 import { Said } from "../../../app/said.js";
 import { Ledge } from "./ledge.js";
+import { NothingChosen } from "./nothing-chosen.js";
 import { later } from "../../../parts/later.js";
 import { Part } from "../../../parts/part.js";
 
@@ -43,16 +44,6 @@ export interface BenchFootProps {
   tool: Tool | null;
   onTool: (tool: Tool | null) => void;
 }
-
-const keysSaid: [string, string][] = [
-  ["Arrows", "walk the plan"],
-  ["A", "adds anything"],
-  ["L", "takes a list"],
-  ["W", "wraps, unwraps, makes a pair …"],
-  ["Enter", "renames"],
-  ["P", "puts the device there"],
-  ["Ctrl K", "finds"],
-];
 
 /** The foot of the plan: what there is to say, and the bench with everything about what is chosen. */
 export function BenchFoot(props: BenchFootProps) {
@@ -118,7 +109,7 @@ function OnBench(props: BenchFootProps) {
     const FramePanel = panels[panel];
     return <FramePanel {...{ frame, view, chosen, make, onChoose, onClose: close }} />;
   }
-  if (!chosen) return <Nothing tools={tools} />;
+  if (!chosen) return <NothingChosen tools={tools} />;
   if (others.length === 0)
     return <Bench {...props} chosen={chosen} tools={tools} onDelete={() => props.taking.ask([chosen])} />;
   return (
@@ -131,30 +122,6 @@ function OnBench(props: BenchFootProps) {
       onChoose={onChoose}
       tools={tools}
     />
-  );
-}
-
-/** What can be done while nothing is chosen. */
-function Nothing({ tools }: { tools: ReactNode }) {
-  const { selection } = useOpenFrame();
-  return (
-    <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2">
-      {tools}
-      <Button icon="palette" onClick={() => selection.showPanel("theme")}>
-        Theme
-      </Button>
-      <Button icon="device-mobile" onClick={() => selection.showPanel("devices")}>
-        Devices
-      </Button>
-      <p className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
-        <span className="font-semibold">Choose a plate or a card.</span>
-        {keysSaid.map(([key, says]) => (
-          <span key={key} className="text-ink-2">
-            <kbd className="mono rounded-sm border border-field px-1 text-ink">{key}</kbd> {says}
-          </span>
-        ))}
-      </p>
-    </div>
   );
 }
 

@@ -18,7 +18,7 @@ import {
   parentsOf,
   placesOf,
   plainName,
-  shortNeed,
+  shortNeeds,
   slotsOf,
   type Slot,
   standsInFor,
@@ -121,9 +121,9 @@ const withinWords = ({ frame, view, id }: About): string => {
 };
 
 const needWords = ({ frame, id, node }: About): string => {
-  const own = node.needs?.map((need) => shortNeed(frame, need)) ?? [];
   const above = needsAbove(frame, id).filter((each) => each.id !== id);
-  if (own.length > 0) return own.length > 1 ? `${own.length} facts` : own.join();
+  const count = node.needs?.length ?? 0;
+  if (count > 0) return count > 1 ? `${count} facts` : shortNeeds(frame, id);
   return above.length ? `by ${plainName(frame, above[0]?.id ?? id)}` : "nothing";
 };
 

@@ -1,10 +1,10 @@
-import { type Frame, type Id, needWords, nodeAt, shortNeed } from "../../../../core/index.js";
+import { type Frame, type Id, needWords, nodeAt, shortNeeds } from "../../../../core/index.js";
 
 /** What a node needs, in words; empty where it needs nothing. Texts, so that what shows them is drawn anew only for others. */
 export const needsOf = (frame: Frame, id: Id): { needs: string; needsInFull: string } => {
   const { needs = [] } = nodeAt(frame, id);
   return {
-    needs: needs.map((need) => shortNeed(frame, need)).join(", "),
+    needs: shortNeeds(frame, id),
     needsInFull: needs.map((need) => needWords(frame, need)).join(", "),
   };
 };

@@ -54,7 +54,7 @@ export default function ChangeMenu(props: ChangeMenuProps) {
           />
         </div>
         {/* scrolled by keys too */}
-        <div tabIndex={0} role="group" aria-label="What it can become" className="h-84 max-h-[45dvh] overflow-auto">
+        <div tabIndex={0} role="group" aria-label="What it can become" className="h-72 max-h-[45dvh] overflow-auto">
           <OptionList
             id={id}
             label={asking ? asking.label : "Ways to restructure"}
