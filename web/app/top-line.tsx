@@ -1,6 +1,7 @@
 import { Suspense, useCallback, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Panel } from "../data/selection.js";
+import { Awaited } from "../parts/awaited.js";
 import { Button } from "../parts/button.js";
 import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
@@ -38,7 +39,11 @@ export function TopLine() {
       <Finder />
       <PlaceLine />
       <More onPast={openPast} />
-      <Suspense fallback={null}>{past && <HistoryPanel open onClose={() => setPast(false)} />}</Suspense>
+      {past && (
+        <Awaited onLeave={() => setPast(false)}>
+          <HistoryPanel open onClose={() => setPast(false)} />
+        </Awaited>
+      )}
     </header>
   );
 }

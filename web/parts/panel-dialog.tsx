@@ -1,5 +1,6 @@
 import { Dialog } from "radix-ui";
 import { type ReactNode, useState } from "react";
+import { useMeanwhile } from "./awaited.js";
 import { Button } from "./button.js";
 import { hasOwnEscape } from "./focus-back.js";
 
@@ -17,7 +18,8 @@ const focusedNow = (): HTMLElement | null =>
 /** A panel over the page that is closed again. */
 export function PanelDialog({ title, says, open, onClose, children }: PanelDialogProps) {
   // what had the focus when it was asked for: a field in here may take it before the dialog could look
-  const [before] = useState(() => focusedNow());
+  const meanwhile = useMeanwhile();
+  const [before] = useState(() => meanwhile.before ?? focusedNow());
   return (
     <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>

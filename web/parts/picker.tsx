@@ -1,5 +1,6 @@
 import { Popover } from "radix-ui";
 import { type KeyboardEvent, useId, useMemo, useState } from "react";
+import { useTypedMeanwhile } from "./awaited.js";
 import { ownEscape } from "./focus-back.js";
 import { OptionList } from "./option-list.js";
 import { steppedTo } from "./option-step.js";
@@ -31,7 +32,7 @@ export interface PickerProps {
 const most = 10;
 
 /** What is typed in a picker, which option is chosen, and taking it. */
-const useTypedPick = ({ options, onPick, onNew, onLeave }: PickerProps) => {
+const useTypedPick = ({ options, onPick, onNew, onLeave, autoFocus = false }: PickerProps) => {
   const [text, setText] = useState("");
   /** Which is chosen; none until something was typed or an arrow pressed. */
   const [at, setAt] = useState(-1);
@@ -53,6 +54,7 @@ const useTypedPick = ({ options, onPick, onNew, onLeave }: PickerProps) => {
     setAt(next.trim() === "" ? -1 : 0);
     setAsked(true);
   };
+  useTypedMeanwhile((typed) => autoFocus && type(typed));
   const take = (i: number) => {
     const option = shown[i];
     if (!option) return;

@@ -1,6 +1,7 @@
-import { Suspense, useDeferredValue, useMemo, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { addressRows, linkTo, shadowsOf, tryEverywhere, tryLink } from "../../../core/index.js";
 import { useEditing, useLive } from "../../app/open-frame.js";
+import { Awaited } from "../../parts/awaited.js";
 import { later } from "../../parts/later.js";
 import { AddressTable } from "./address-table.js";
 import { KeptCases } from "./kept-cases.js";
@@ -66,9 +67,9 @@ export default function Links() {
         </div>
       </div>
       {importing && (
-        <Suspense fallback={null}>
+        <Awaited onLeave={() => setImporting(false)}>
           <ImportDialog frame={frame} onClose={() => setImporting(false)} />
-        </Suspense>
+        </Awaited>
       )}
     </main>
   );

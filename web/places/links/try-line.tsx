@@ -1,4 +1,4 @@
-import { Suspense, useState } from "react";
+import { useState } from "react";
 import {
   caseOf,
   factsOf,
@@ -10,6 +10,7 @@ import {
   valueWord,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
+import { Awaited } from "../../parts/awaited.js";
 import { Button } from "../../parts/button.js";
 import { Choice } from "../../parts/choice.js";
 import { chosenValue, factOptions } from "../../parts/fact-options.js";
@@ -103,9 +104,9 @@ function Deeds({ frame, link, trial, tried, isFault }: TryLineProps & { isFault:
         />
       </span>
       {code && (
-        <Suspense fallback={null}>
+        <Awaited onLeave={() => setCode(false)}>
           <QrCode text={whole} onClose={() => setCode(false)} />
-        </Suspense>
+        </Awaited>
       )}
     </>
   );

@@ -15,6 +15,7 @@ import {
   type View,
 } from "../../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../../app/open-frame.js";
+import { Awaited } from "../../parts/awaited.js";
 import { Button } from "../../parts/button.js";
 import { later } from "../../parts/later.js";
 import { TextLine } from "../../parts/text-line.js";
@@ -42,6 +43,7 @@ export default function MotionPlace() {
   const view = useMemo(() => ({ ...live, calm: false }), [live]);
   const [asked, ask] = useAskedMove(frame, view);
   const [dialog, setDialog] = useState<"in" | "out" | null>(null);
+  const close = () => setDialog(null);
   const { id: frameId = "" } = useParams();
   const example = useMemo(
     () => (asked.move ? exampleOf(frame, view, asked.move) : null),
@@ -60,17 +62,15 @@ export default function MotionPlace() {
           onOut={() => setDialog("out")}
         />
         <CalmLine frame={frame} />
-        <Suspense>
-          {dialog === "out" && <OutDialog frame={frame} view={view} id={asked.id} onClose={() => setDialog(null)} />}
-          {dialog === "in" && (
-            <BringInDialog
-              frame={frame}
-              id={frameId}
-              onClose={() => setDialog(null)}
-              onBrought={(motion) => ask({ motion })}
-            />
-          )}
-        </Suspense>
+        {dialog && (
+          <Awaited onLeave={close}>
+            {dialog === "out" ? (
+              <OutDialog frame={frame} view={view} id={asked.id} onClose={close} />
+            ) : (
+              <BringInDialog frame={frame} id={frameId} onClose={close} onBrought={(motion) => ask({ motion })} />
+            )}
+          </Awaited>
+        )}
       </div>
       {example && asked.move ? (
         <Tuned frame={frame} view={view} asked={asked} example={example} onAsk={ask} />

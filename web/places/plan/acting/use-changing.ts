@@ -3,6 +3,7 @@ import { type ChangeOfMind, changesOfMind, type Frame, type Planned, sure, type 
 import type { Chosen } from "../../../app/place.js";
 import type { ListOption } from "../../../parts/option-list.js";
 import { steppedTo } from "../../../parts/option-step.js";
+import { useTypedMeanwhile } from "../../../parts/awaited.js";
 import { ranked } from "../../../parts/rank.js";
 import { lookAtChange, targetOptions } from "./change-look.js";
 
@@ -74,5 +75,6 @@ export const useChanging = (
     setText(next);
     setAt(next.trim() === "" ? -1 : 0);
   };
+  useTypedMeanwhile(type);
   return { asking, begin, text, type, at, setAt, shown, look, take, keys };
 };

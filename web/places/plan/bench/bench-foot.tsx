@@ -5,13 +5,13 @@ import type { Frame, View } from "../../../../core/index.js";
 import { useOpenFrame, useSelection } from "../../../app/open-frame.js";
 import type { Chosen } from "../../../app/place.js";
 import type { Panel } from "../../../data/selection.js";
+import { Awaited } from "../../../parts/awaited.js";
 import { Button } from "../../../parts/button.js";
 import { rememberFocus } from "../../../parts/focus-back.js";
 import type { Planned } from "../acting/edits.js";
 import type { Adding } from "../acting/use-adding.js";
 import type { TakingOut } from "../acting/use-taking-out.js";
 import { beginList } from "../panels/list-text.js";
-import { AddPicker } from "../panels/add-picker.js";
 import { Said } from "../../../app/said.js";
 import { Ledge } from "./ledge.js";
 import { NothingChosen } from "./nothing-chosen.js";
@@ -21,6 +21,7 @@ import { Part } from "../../../parts/part.js";
 const Bench = later(() => import("./bench.js"));
 const SeveralBench = later(() => import("./several-bench.js"));
 const TakingOutDialog = later(() => import("../panels/taking-out.js"));
+const AddPicker = later(() => import("../panels/add-picker.js"));
 const ChangeMenu = later(() => import("../panels/change-menu.js"));
 
 const panels: Record<Panel, LazyExoticComponent<(props: PanelProps) => ReactNode>> = {
@@ -49,6 +50,7 @@ export interface BenchFootProps {
 export function BenchFoot(props: BenchFootProps) {
   const { frame, view, chosen, others, make, tool, onTool } = props;
   const { selection } = useOpenFrame();
+  const leave = leavesTool(onTool);
   const isBeside = useIsBeside();
   const { height, width } = useBenchShape();
   return (
@@ -63,9 +65,9 @@ export function BenchFoot(props: BenchFootProps) {
       <Ledge size={isBeside ? width : height} isBeside={isBeside} />
       <Said />
       {tool === "change" && chosen && (
-        <Suspense fallback={null}>
-          <Opened>
-            {(back) => (
+        <Opened>
+          {(back) => (
+            <Awaited onLeave={leave(back)}>
               <ChangeMenu
                 frame={frame}
                 view={view}
@@ -77,14 +79,19 @@ export function BenchFoot(props: BenchFootProps) {
                   else back();
                 }}
               />
-            )}
-          </Opened>
-        </Suspense>
+            </Awaited>
+          )}
+        </Opened>
       )}
       {props.taking.parts && (
-        <Suspense fallback={null}>
+        <Awaited
+          onLeave={(how) => {
+            props.taking.leave();
+            if (how === "escape") selection.focusPlan();
+          }}
+        >
           <TakingOutDialog frame={frame} taking={props.taking} />
-        </Suspense>
+        </Awaited>
       )}
       <Part name="The bench" of={frame} className="grow">
         <Suspense fallback={null}>
@@ -107,7 +114,9 @@ function OnBench(props: BenchFootProps) {
   const tools = <Tools {...props} />;
   if (panel) {
     const FramePanel = panels[panel];
-    return <FramePanel {...{ frame, view, chosen, make, onChoose, onClose: close }} />;
+    const shown = <FramePanel {...{ frame, view, chosen, make, onChoose, onClose: close }} />;
+    // a list is written at once
+    return panel === "list" ? <Awaited onLeave={(how) => how === "escape" && close()}>{shown}</Awaited> : shown;
   }
   if (!chosen) return <NothingChosen tools={tools} />;
   if (others.length === 0)
@@ -125,6 +134,15 @@ function OnBench(props: BenchFootProps) {
   );
 }
 
+/** A tool that is done with: closed by Escape, the focus goes back to where it was. */
+const leavesTool =
+  (onTool: BenchFootProps["onTool"]) =>
+  (back: () => void) =>
+  (how: "escape" | "elsewhere"): void => {
+    onTool(null);
+    if (how === "escape") back();
+  };
+
 /** What is opened over something else, with what gives the focus back to where it was. */
 function Opened({ children }: { children: (back: () => void) => ReactNode }) {
   const opened = useOpenFrame();
@@ -135,19 +153,14 @@ function Opened({ children }: { children: (back: () => void) => ReactNode }) {
 /** What adds something, takes a list, or thinks again about what is chosen. */
 function Tools({ frame, chosen, others, tool, onTool, adding }: BenchFootProps) {
   const opened = useOpenFrame();
+  const leave = leavesTool(onTool);
   if (tool === "add")
     return (
       <Opened>
         {(back) => (
-          <AddPicker
-            frame={frame}
-            chosen={chosen}
-            onAdd={adding.add}
-            onLeave={(how) => {
-              onTool(null);
-              if (how === "escape") back();
-            }}
-          />
+          <Awaited onLeave={leave(back)}>
+            <AddPicker frame={frame} chosen={chosen} onAdd={adding.add} onLeave={leave(back)} />
+          </Awaited>
         )}
       </Opened>
     );

@@ -13,7 +13,7 @@ export interface AddPickerProps {
 }
 
 /** Adds anything by typing what it is. */
-export function AddPicker({ frame, chosen, onAdd, onLeave }: AddPickerProps) {
+export default function AddPicker({ frame, chosen, onAdd, onLeave }: AddPickerProps) {
   return (
     <span className="w-64 shrink-0">
       <Picker

@@ -2,29 +2,22 @@ import type { KeyboardEvent } from "react";
 import { firstOf, sure } from "../../../../core/index.js";
 
 interface Hands {
-  onText: (text: string) => void;
   onMake: () => void;
   onClose: () => void;
 }
 
 /** The keys of a list: Tab moves lines in and, with Shift, out, Backspace out before the first letter; a new line begins where the one above does, Ctrl Enter makes it. */
 export const listKeys =
-  ({ onText, onMake, onClose }: Hands) =>
+  ({ onMake, onClose }: Hands) =>
   (event: KeyboardEvent<HTMLTextAreaElement>): void => {
     event.stopPropagation();
     const element = event.currentTarget;
     const { value: text, selectionStart: from, selectionEnd: to } = element;
     if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) onMake();
     else if (event.key === "Escape") onClose();
-    else if (event.key === "Tab" && text !== "") {
-      const next = shifted(text, from, to, event.shiftKey);
-      onText(next.text);
-      requestAnimationFrame(() => element.setSelectionRange(next.from, next.to));
-    } else if (event.key === "Backspace" && from === to && isInIndent(text, from)) {
-      const next = shifted(text, from, to, true);
-      onText(next.text);
-      requestAnimationFrame(() => element.setSelectionRange(next.from, next.to));
-    } else if (event.key === "Enter") {
+    else if (event.key === "Tab" && text !== "") shift(element, event.shiftKey);
+    else if (event.key === "Backspace" && from === to && isInIndent(text, from)) shift(element, true);
+    else if (event.key === "Enter") {
       const line = text.slice(text.lastIndexOf("\n", from - 1) + 1, from);
       const indent = sure(/^[\t ]*/.exec(line))[0];
       if (indent === "") return;
@@ -37,16 +30,16 @@ export const listKeys =
 const isInIndent = (text: string, at: number): boolean =>
   /^[\t ]+$/.test(text.slice(text.lastIndexOf("\n", at - 1) + 1, at));
 
-/** The lines of a selection moved in or out by one step, and the selection as it stands then. */
-const shifted = (text: string, from: number, to: number, out: boolean): { text: string; from: number; to: number } => {
+/** Moves the lines of the selection in or out by one step, as if it were typed: it can be taken back, and the next key finds it done. */
+const shift = (element: HTMLTextAreaElement, out: boolean): void => {
+  const { value: text, selectionStart: from, selectionEnd: to } = element;
   const start = text.lastIndexOf("\n", from - 1) + 1;
   const lines = text.slice(start, to).split("\n");
   const moved = lines.map((line) => (out ? line.replace(/^(?: {1,2}|\t)/, "") : `  ${line}`));
+  if (moved.every((line, i) => line === lines[i])) return;
   const first = firstOf(moved).length - firstOf(lines).length;
   const all = moved.join("\n").length - lines.join("\n").length;
-  return {
-    text: text.slice(0, start) + moved.join("\n") + text.slice(to),
-    from: Math.max(start, from + first),
-    to: to + all,
-  };
+  element.setSelectionRange(start, to);
+  document.execCommand("insertText", false, moved.join("\n"));
+  element.setSelectionRange(Math.max(start, from + first), to + all);
 };

@@ -1,6 +1,7 @@
 import { useDeferredValue, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { firstOf, type OutlineFault } from "../../../../core/index.js";
 import { useEditing } from "../../../app/open-frame.js";
+import { useMeanwhile, useTypedMeanwhile } from "../../../parts/awaited.js";
 import { Button } from "../../../parts/button.js";
 import { Choice } from "../../../parts/choice.js";
 import { ListArea } from "./list-area.js";
@@ -32,7 +33,11 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
   const where = places.find(({ value }) => value === asked) ?? firstOf(places);
   const area = useRef<HTMLTextAreaElement>(null);
   // also when it is shown again that was only hidden while something else was being loaded in its place
-  useLayoutEffect(() => area.current?.focus(), []);
+  const meanwhile = useMeanwhile();
+  useLayoutEffect(() => {
+    if (!meanwhile.isLeft) area.current?.focus();
+  }, []);
+  useTypedMeanwhile((typed) => keepListText(id, listText(id).get().text + typed));
 
   // typing goes first; what it would make follows
   const later = useDeferredValue(text);
@@ -71,7 +76,7 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
           text={text}
           faults={shown.faults}
           onText={onText}
-          onKeyDown={listKeys({ onText, onMake: makeIt, onClose })}
+          onKeyDown={listKeys({ onMake: makeIt, onClose })}
         />
         <ListOutcome frame={frame} shown={shown} onGo={goTo} />
         <Signs />
