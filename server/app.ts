@@ -5,7 +5,7 @@ import helmet from "helmet";
 import { rawBody } from "./body.js";
 import { frameRoutes } from "./frames/routes.js";
 import type { FrameStore } from "./frames/store.js";
-import { iconRoutes } from "./icons.js";
+import { iconRoutes, ownIconRoutes } from "./icons.js";
 import { ownWrites, servedHosts } from "./guard.js";
 import { noRoute, sendProblems } from "./problem.js";
 
@@ -51,6 +51,7 @@ export const createApp = ({ store, hosts = [], page, log = console.error }: AppO
     },
     frameRoutes(store),
   );
+  app.use("/api/icons", ownIconRoutes());
   app.use("/api", noRoute);
   app.use("/icons", iconRoutes());
   if (page && existsSync(page)) {

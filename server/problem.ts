@@ -8,6 +8,7 @@ const catalogue = {
   "wrong-form": [400, "The request has the wrong form"],
   "frame-faults": [422, "The frame has faults"],
   "edit-refused": [422, "The edit cannot be made"],
+  "no-icon": [422, "That cannot be an icon"],
   "no-frame": [404, "There is no such frame"],
   "no-revision": [404, "There is no such revision"],
   "no-route": [404, "There is nothing at this address"],

@@ -1,6 +1,7 @@
 import Joi from "joi";
 import { reservedIds } from "../core/frame/ids.js";
 import { type Form, partsOf } from "../core/frame/forms.js";
+import { iconName, mostPath, mostPaths, pathData } from "../core/frame/own-icon.js";
 import { colourNames, marks, sizeNames } from "../core/frame/parts.js";
 import {
   type NodeKind,
@@ -29,6 +30,29 @@ const label = Joi.string().allow("").max(200);
 const amount = Joi.number().min(0).max(1_000_000);
 const byId = (value: Joi.Schema) => Joi.object().pattern(id, value);
 const someOf = (...values: string[]) => Joi.string().valid(...values);
+
+const ownIconName = Joi.string()
+  .pattern(iconName, "icon")
+  .invalid(...reservedIds)
+  .messages({
+    "string.pattern.name": "a name of an icon: small letters, digits and hyphens, a letter first, 60 at most",
+  });
+const ownIcon = Joi.object({
+  box: Joi.number().greater(0).max(100_000).required(),
+  paths: Joi.array()
+    .items(
+      Joi.string()
+        .pattern(pathData, "path")
+        .max(mostPath)
+        .messages({ "string.pattern.name": "SVG path data: a move, then commands and numbers" }),
+    )
+    .min(1)
+    .max(mostPaths)
+    .required(),
+  rule: Joi.valid("evenodd"),
+  line: Joi.number().greater(0).max(100_000),
+  ends: Joi.valid("round"),
+});
 
 const factValue = Joi.alternatives(Joi.boolean().strict(), Joi.string().max(60));
 const template = Joi.object().pattern(Joi.string().pattern(/^\w{1,60}$/), text);
@@ -317,6 +341,7 @@ export const frameFields = {
   motion: motionTable,
   calm: id,
   theme: themeOf((value) => value),
+  icons: Joi.object().pattern(ownIconName, ownIcon),
   vary: Joi.array().items(
     Joi.object({
       ...views,

@@ -8,15 +8,20 @@ import { asNode } from "./draft.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { subtreeOf } from "../frame/frame-index.js";
 import { mapReferences, referencesOf } from "../frame/references.js";
-import { isRaw } from "../frame/raw.js";
+import { isRaw, type Raw } from "../frame/raw.js";
 import { upgradedNodes } from "../frame/upgrade.js";
 import type { Frame, Node } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
+import { equal } from "../frame/equal.js";
+import { iconsOf, mapIcons } from "../frame/icon-names.js";
+import { reservedIds } from "../frame/ids.js";
+import { iconName, iconNameFrom, isOwnIcon, type OwnIcon } from "../frame/own-icon.js";
 import { addTops } from "./add-tops.js";
 import { applySoundly } from "./apply.js";
 import type { Edit } from "./edit.js";
 import { withChildrenNamed } from "./kinds/common.js";
 import { idFrom } from "./naming.js";
+import { together } from "./together.js";
 import type { Part } from "./part.js";
 
 /** Parts of a frame on their way to another place, another frame or another window, with everything they say. */
@@ -24,6 +29,8 @@ export interface Clip {
   format: "handy-frame-parts/2";
   tops: Id[];
   nodes: Record<Id, Node>;
+  /** The icons of the frame's own that they name. */
+  icons?: Record<string, OwnIcon>;
 }
 
 /** The media type a clip travels under beside its plain text. */
@@ -34,7 +41,14 @@ export const clipOf = (frame: Frame, parts: readonly Part[]): Clip => {
   const nodes: Record<Id, Node> = {};
   const tops = parts.flatMap(({ id }) => (id === frame.root ? [...childrenOf(nodeAt(frame, id))] : [id]));
   for (const top of tops) for (const id of subtreeOf(frame, top)) nodes[id] = nodeAt(frame, id);
-  return { format: "handy-frame-parts/2", tops: [...new Set(tops)], nodes };
+  const named = new Set(Object.values(nodes).flatMap((node) => [...iconsOf(node)]));
+  const icons = Object.fromEntries(Object.entries(frame.icons ?? {}).filter(([name]) => named.has(name)));
+  return {
+    format: "handy-frame-parts/2",
+    tops: [...new Set(tops)],
+    nodes,
+    ...(Object.keys(icons).length > 0 && { icons }),
+  };
 };
 
 /** Whether a value can be gone through as a node; what is not, breaks it and is caught by who reads. */
@@ -53,10 +67,18 @@ const inPresentForm = (value: Partial<Omit<Clip, "format"> & { format: string }>
   return { ...rest, format: "handy-frame-parts/2", nodes: upgradedNodes(nodes, "handy-frame/1", {}) as Clip["nodes"] };
 };
 
+const soundIcons = (icons: Raw): Record<string, OwnIcon> =>
+  Object.fromEntries(
+    Object.entries(icons).filter(
+      (entry): entry is [string, OwnIcon] =>
+        iconName.test(entry[0]) && !reservedIds.has(entry[0]) && isOwnIcon(entry[1]),
+    ),
+  );
+
 /** The clip that a text is; null when it is none. */
 export const readClip = (text: string): Clip | null => {
   try {
-    const { format, tops, nodes } = inPresentForm(JSON.parse(text));
+    const { format, tops, nodes, icons } = inPresentForm(JSON.parse(text));
     const isRight =
       format === "handy-frame-parts/2" &&
       Array.isArray(tops) &&
@@ -65,7 +87,7 @@ export const readClip = (text: string): Clip | null => {
       nodes !== null &&
       tops.every((top) => typeof top === "string" && Object.hasOwn(nodes, top)) &&
       Object.values(nodes).every(isNode);
-    return isRight ? { format, tops, nodes } : null;
+    return isRight ? { format, tops, nodes, ...(isRaw(icons) && { icons: soundIcons(icons) }) } : null;
   } catch {
     return null;
   }
@@ -118,6 +140,19 @@ const renamed = (node: Node, map: (id: Id) => Id, keeps: (id: Id) => boolean): N
     map,
   );
 
+/** What the icons of a clip are called in a frame, and all that the frame has then: one that it has already is not doubled. */
+const iconsInto = (frame: Frame, clip: Clip): { called: (name: string) => string; icons: Record<string, OwnIcon> } => {
+  const icons = { ...frame.icons };
+  const names = new Map<string, string>();
+  for (const [name, icon] of Object.entries(clip.icons ?? {})) {
+    const same = Object.keys(icons).find((other) => equal(icons[other], icon));
+    const free = same ?? iconNameFrom(name, (other) => Object.hasOwn(icons, other));
+    names.set(name, free);
+    icons[free] = icon;
+  }
+  return { called: (name) => names.get(name) ?? name, icons };
+};
+
 /**
  * Puts a clip into a frame: ids that are taken are numbered on, ways to what is not there are left out, and so is what this
  * frame cannot have, such as an address that another screen has or a fact it does not know. Null when it does not go at all.
@@ -139,8 +174,12 @@ export const pasteClip = (
   const map = (id: Id): Id => ids.get(id) ?? id;
   const left: string[] = [];
   const nodes: Record<Id, Node> = {};
+  const { called, icons } = iconsInto(frame, clip);
   for (const [id, node] of Object.entries(clip.nodes))
-    nodes[map(id)] = renamed(node, map, (to) => ids.has(to) || Object.hasOwn(frame.nodes, to));
+    nodes[map(id)] = mapIcons(
+      renamed(node, map, (to) => ids.has(to) || Object.hasOwn(frame.nodes, to)),
+      called,
+    );
   const hub = parent !== null && frame.nodes[parent]?.kind === "hub";
   for (const top of clip.tops) {
     const node = sure(nodes[map(top)]);
@@ -152,7 +191,9 @@ export const pasteClip = (
   }
   dropTakenAddresses(frame, nodes, left);
   const tops = clip.tops.map(map);
-  const edit = (): Edit => addTops(nodes, tops, { parent, after });
+  const isMore = Object.keys(icons).length > Object.keys(frame.icons ?? {}).length;
+  const brings: Edit[] = isMore ? [{ kind: "setFrame", key: "icons", value: icons }] : [];
+  const edit = (): Edit => together([...brings, addTops(nodes, tops, { parent, after })]);
   // each round takes out what is in the way; what is wrong with the structure itself cannot be taken out
   for (let round = 0; round < 8; round += 1) {
     const result = applySoundly(frame, edit());

@@ -15,7 +15,9 @@ export {
 export { equal } from "./equal.js";
 export { type Fault, faultLine, shown } from "./fault.js";
 export { indexOf, isAttached, isInStack, parentsOf, placesOf, subtreeOf } from "./frame-index.js";
+export { iconUses } from "./icon-names.js";
 export { heldBy } from "./held.js";
+export { iconAsSvg, iconNameFrom, type OwnIcon, ownIconAt } from "./own-icon.js";
 export { compact, keysOf } from "./keys.js";
 export { heldIn, type Lens, lensOf, type Look, lookOf } from "./look.js";
 export { fill, nameOf, plainName } from "./names.js";

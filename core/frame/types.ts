@@ -12,6 +12,7 @@ import type {
   Theme,
   Variation,
 } from "./parts.js";
+import type { OwnIcon } from "./own-icon.js";
 import type { FixedProperties, OwnProperties } from "./properties.js";
 
 /** What the person reads and touches. */
@@ -83,6 +84,8 @@ export interface Frame {
   motion?: Partial<Record<MotionKind, Id>>;
   calm?: Id;
   theme?: Theme;
+  /** Icons of its own, by the names that tabs and actions call them; one called as one of the package stands for it. */
+  icons?: Record<string, OwnIcon>;
   /** What of `motion`, `calm`, `theme` and `address.lost` is other in some views. */
   vary?: Variation[];
   journeys?: Journey[];

@@ -22,6 +22,7 @@ export interface Difference {
 const fieldWords: Record<string, string> = {
   name: "the name",
   theme: "the theme",
+  icons: "the icons of its own",
   vary: "what of the app differs by view",
   targets: "the targets",
   bands: "the widths",

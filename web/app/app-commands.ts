@@ -49,8 +49,8 @@ export const useAppCommands = (onHistory: () => void): void => {
       {
         id: "theme",
         label: "Theme and bars of the app",
-        also: "style colours colors palette design brand tokens",
-        says: "colours, marks, sizes",
+        also: "style colours colors palette design brand tokens icons svg",
+        says: "colours, marks, sizes, icons",
         run: () => (go("plan"), opened.selection.showPanel("theme")),
       },
       {

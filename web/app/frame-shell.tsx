@@ -12,11 +12,13 @@ import { RefusalsProvider } from "../parts/refusals.js";
 import { Plan } from "../places/plan/plan.js";
 import { Notices } from "./notices.js";
 import { OpenFrameProvider, useEditing, useFollowing } from "./open-frame.js";
+import { OwnIconsOfFrame } from "./own-icons.js";
 import { useChosenInAddress } from "./place.js";
 import { hasOwnDevices, isPlace, type PlaceId, places, usePlace } from "./places.js";
 import { Said } from "./said.js";
 import { TopLine } from "./top-line.js";
 import { useKeepTyped } from "./use-keep-typed.js";
+import { useNoFileAway } from "./use-no-file-away.js";
 import { useFullDevice } from "./use-full-device.js";
 import { useUndoKeys } from "./undo-keys.js";
 import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
@@ -55,7 +57,9 @@ export function FrameShell() {
     return (
       <OpenFrameProvider value={opened}>
         <RefusalsProvider value={opened.editing.refusalOf}>
-          <Workplace />
+          <OwnIconsOfFrame>
+            <Workplace />
+          </OwnIconsOfFrame>
         </RefusalsProvider>
       </OpenFrameProvider>
     );
@@ -113,6 +117,7 @@ function Workplace() {
   usePanelInAddress();
   useUndoKeys();
   useKeepTyped();
+  useNoFileAway();
   const { place: asked } = useParams();
   const [at] = usePlace();
   const folds = hasOwnDevices(at) ? "own" : "beside";

@@ -1,6 +1,6 @@
 import type { CSSProperties } from "react";
 import type { Look, Mark } from "../../core/index.js";
-import { Icon } from "../parts/icon.js";
+import { AppIcon } from "../parts/app-icon.js";
 
 /** How the cells of a face stand: in a row, in a column of icons, or in a wide column with names. */
 export type FaceShape = "row" | "column" | "wide";
@@ -62,7 +62,7 @@ export function FaceTab({ id, label, icon, badge, active, shape, mark, labels, o
       style={{ color: active ? "var(--bar-active)" : "var(--bar-ink)", ...(active && chosenCell(mark, shape)) }}
     >
       <span className={`relative grid place-items-center ${shape === "wide" ? "min-h-8 min-w-8" : "min-h-7 min-w-13"}`}>
-        {icon && <Icon name={icon} fill={active} size="var(--icon-size, 24px)" />}
+        {icon && <AppIcon name={icon} fill={active} size="var(--icon-size, 24px)" />}
         <Badge badge={badge} />
       </span>
       {named && <span className="max-w-full truncate px-1">{label}</span>}

@@ -17,7 +17,7 @@ import {
   tabLabel,
   type View,
 } from "../../core/index.js";
-import { Icon } from "../parts/icon.js";
+import { AppIcon } from "../parts/app-icon.js";
 import { type FaceShape, FaceTab, toothEdge } from "./face-tab.js";
 
 export interface FaceBarProps {
@@ -61,7 +61,7 @@ function Heading({ heading, wide }: { heading: NonNullable<Look["heading"]>; wid
       className={`flex items-center gap-2 py-2 font-bold ${wide ? "px-5 text-[calc(16px*var(--text,1))]" : "justify-center"}`}
       style={{ color: "var(--ink)" }}
     >
-      {heading.icon && <Icon name={heading.icon} fill size={22} />}
+      {heading.icon && <AppIcon name={heading.icon} fill size={22} />}
       {wide && <span className="truncate">{heading.title}</span>}
     </div>
   );
@@ -80,7 +80,7 @@ function Extras({ extras, wide, onExtra }: { extras: readonly Action[]; wide: bo
           aria-label={extra.label}
           onClick={() => onExtra(extra.id)}
         >
-          {extra.icon && <Icon name={extra.icon} size={20} />}
+          {extra.icon && <AppIcon name={extra.icon} size={20} />}
           {(wide || !extra.icon) && extra.label}
         </button>
       ))}

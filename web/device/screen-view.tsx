@@ -11,6 +11,7 @@ import {
   screenAt,
   type View,
 } from "../../core/index.js";
+import { AppIcon } from "../parts/app-icon.js";
 import { Icon } from "../parts/icon.js";
 import { Body } from "./body.js";
 import { useTextScale } from "./text-scale.js";
@@ -55,7 +56,7 @@ function ActionButton({ action, look, corner, onTap }: ActionButtonProps) {
           : { border: "1.5px solid var(--accent)", color: "var(--accent)", borderRadius: corner }
       }
     >
-      {action.icon && <Icon name={action.icon} size={20} />}
+      {action.icon && <AppIcon name={action.icon} size={20} />}
       {action.label}
     </button>
   );
@@ -74,7 +75,7 @@ function ActionRow({ action, height, onTap }: Pick<ActionButtonProps, "action" |
       className="flex w-full items-center gap-3 px-4 text-start text-[calc(16px*var(--text,1))]"
       style={{ height, borderBottom: "1px solid color-mix(in srgb, var(--ink) 12%, transparent)" }}
     >
-      {action.icon && <Icon name={action.icon} size={22} />}
+      {action.icon && <AppIcon name={action.icon} size={22} />}
       <span className="min-w-0 grow truncate">{action.label}</span>
       <Icon name="caret-right" size={16} className="opacity-50 rtl:-scale-x-100" />
     </button>

@@ -1,4 +1,5 @@
 import type { Action, SeenHeader } from "../../core/index.js";
+import { AppIcon } from "../parts/app-icon.js";
 import { Icon } from "../parts/icon.js";
 
 export interface StripProps {
@@ -37,7 +38,7 @@ export function Strip({ header, menuAtEnd, start, end, onUp, onMenu, onTap }: St
       className="flex h-11 min-w-11 shrink-0 items-center justify-center px-1 text-[calc(15px*var(--text,1))] font-semibold"
       style={{ color: "var(--accent)" }}
     >
-      {each.icon ? <Icon name={each.icon} size={23} /> : each.label}
+      {each.icon ? <AppIcon name={each.icon} size={23} /> : each.label}
     </button>
   );
   const menu = header.menu && button("Open the drawer", "sidebar-simple", onMenu, { "data-menu": true });

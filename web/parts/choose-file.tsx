@@ -7,10 +7,12 @@ export interface ChooseFileProps {
   /** The kinds of files, as an input has them. */
   accept: string;
   onFile: (file: File) => void;
+  /** What the button says. */
+  says?: string;
 }
 
 /** A button that asks for a file. */
-export function ChooseFile({ label, accept, onFile }: ChooseFileProps) {
+export function ChooseFile({ label, accept, onFile, says = "Choose a file" }: ChooseFileProps) {
   const file = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -28,7 +30,7 @@ export function ChooseFile({ label, accept, onFile }: ChooseFileProps) {
         }}
       />
       <Button icon="file-arrow-up" onClick={() => file.current?.click()}>
-        Choose a file
+        {says}
       </Button>
     </>
   );

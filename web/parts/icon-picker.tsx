@@ -1,8 +1,11 @@
 import { Popover } from "radix-ui";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import useSWR from "swr";
+import { ownIconAt } from "../../core/index.js";
 import { request } from "../data/request.js";
-import { Icon } from "./icon.js";
+import { AppIcon } from "./app-icon.js";
+import { ChooseFile } from "./choose-file.js";
+import { useOwnIcons } from "./own-icons.js";
 import { PopBox } from "./pop-box.js";
 import { ranked } from "./rank.js";
 
@@ -20,19 +23,47 @@ const most = 84;
 /** A name is found by its words, with or without the signs between them. */
 const words = (name: string): string => name.replaceAll("-", " ");
 
-/** Any icon of the package, found by its name, in both its weights. */
+/** An icon as it is at rest and chosen; one of the app's own is the same in both. */
+function BothWeights({ name, size }: { name: string; size?: number }) {
+  const isOwn = ownIconAt(useOwnIcons(), name) !== undefined;
+  return (
+    <>
+      <AppIcon name={name} {...(size && { size })} />
+      {!isOwn && <AppIcon name={name} fill {...(size && { size })} />}
+    </>
+  );
+}
+
+/** A drawing that is brought in, and taken. */
+const useBringIn = (onPick: IconPickerProps["onPick"]): ((file: File) => void) => {
+  const { bringIn } = useOwnIcons();
+  const latest = useRef(onPick);
+  latest.current = onPick;
+  return (file) =>
+    void bringIn(file).then((name) => {
+      if (name !== null) latest.current(name);
+    });
+};
+
+/** Any icon of the package, found by its name, in both its weights, and those of the app's own; a drawing dropped on it is brought in. */
 export function IconPicker({ label, value, onPick, placeholder = "none" }: IconPickerProps) {
   const [open, setOpen] = useState(false);
+  const bring = useBringIn(onPick);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
         aria-label={`${label}: ${value ?? placeholder}`}
         className="flex h-7 min-w-0 grow items-center gap-1.5 rounded-sm border border-field bg-plate-2 px-1.5"
+        onDragOver={(event) => event.dataTransfer.types.includes("Files") && event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          const [file] = event.dataTransfer.files;
+          if (file) bring(file);
+        }}
       >
         {value ? (
           <>
-            <Icon name={value} />
-            <Icon name={value} fill />
+            <BothWeights name={value} />
             <span className="truncate">{value}</span>
           </>
         ) : (
@@ -44,6 +75,10 @@ export function IconPicker({ label, value, onPick, placeholder = "none" }: IconP
           value={value}
           onPick={(name) => {
             onPick(name);
+            setOpen(false);
+          }}
+          onBring={(file) => {
+            bring(file);
             setOpen(false);
           }}
         />
@@ -58,7 +93,11 @@ const useFound = (onPick: IconPickerProps["onPick"]) => {
   const { data: names = [] } = useSWR("/icons/names", (path: string) => request<string[]>(path), {
     revalidateOnFocus: false,
   });
-  const icons = useMemo(() => names.map((name) => ({ name, label: words(name) })), [names]);
+  const { icons: own } = useOwnIcons();
+  const icons = useMemo(() => {
+    const all = [...Object.keys(own), ...names.filter((name) => !Object.hasOwn(own, name))];
+    return all.map((name) => ({ name, label: words(name) }));
+  }, [names, own]);
   const found = useMemo(() => ranked(icons, words(text)).slice(0, most), [icons, text]);
   /** Enter came before the icons did: it holds for what is found then. */
   const [isAsked, setAsked] = useState(false);
@@ -73,7 +112,11 @@ const useFound = (onPick: IconPickerProps["onPick"]) => {
   return { text, type, found, count: names.length, takeFirst: () => setAsked(true) };
 };
 
-function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
+interface GridProps extends Pick<IconPickerProps, "value" | "onPick"> {
+  onBring: (file: File) => void;
+}
+
+function Grid({ value, onPick, onBring }: GridProps) {
   const { text, type, found, count, takeFirst } = useFound(onPick);
   return (
     <>
@@ -111,17 +154,24 @@ function Grid({ value, onPick }: Pick<IconPickerProps, "value" | "onPick">) {
               className={`flex h-9 w-full items-center justify-center gap-0.5 rounded-sm hover:bg-petrol-soft ${name === value ? "bg-petrol-soft outline outline-petrol" : ""}`}
               onClick={() => onPick(name)}
             >
-              <Icon name={name} size={20} />
-              <Icon name={name} size={20} fill />
+              <BothWeights name={name} size={20} />
             </button>
           </li>
         ))}
       </ul>
-      <p className="mt-1.5 text-[12px] text-ink-2">
-        {found.length === 0
-          ? "No icon is called that."
-          : "The outline for a tab at rest, the filled one for the chosen tab."}
-      </p>
+      <div className="mt-1.5 flex items-center gap-2 text-[12px] text-ink-2">
+        <p className="grow">
+          {found.length === 0
+            ? "No icon is called that."
+            : "The outline for a tab at rest, the filled one for the chosen tab."}
+        </p>
+        <ChooseFile
+          label="An SVG drawing as an icon"
+          says="Bring in an SVG"
+          accept=".svg,image/svg+xml"
+          onFile={onBring}
+        />
+      </div>
     </>
   );
 }

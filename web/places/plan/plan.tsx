@@ -9,6 +9,7 @@ import { SmallMap } from "./drawing/small-map.js";
 import { useAdding } from "./acting/use-adding.js";
 import { useTakingOut } from "./acting/use-taking-out.js";
 import { useClipboard } from "./acting/use-clipboard.js";
+import { useFileDrop } from "./acting/use-file-drop.js";
 import { useFolds } from "./drawing/use-folds.js";
 import { useIntoSight } from "./drawing/use-into-sight.js";
 import { useMakeHere } from "./acting/use-make.js";
@@ -48,6 +49,7 @@ export function Plan() {
   const adding = useAdding(make, renaming);
   const taking = useTakingOut(frame, make);
   const { onDrag, drawn } = useOnTheWay({ frame, view, stage, make });
+  const { filing, ...fileHands } = useFileDrop({ stage, make });
   useIntoSight(stage, { chosen, takesFocus, isPressed, isRenaming: renaming.is });
   const onKeyDown = usePlanKeys({ frame, picking, stage, folds, renaming, adding, taking, takesFocus, make, setTool });
   useClipboard({ frame, chosen, others, make });
@@ -68,11 +70,12 @@ export function Plan() {
           ref={stage.room}
           className="relative min-h-0 min-w-0 grow scroll-p-2 overflow-auto"
           onKeyDown={onKeyDown}
+          {...fileHands}
           onScroll={sight.onScroll}
           onPointerDown={pressOn({ stage, sight, picking, renaming, isPressed, onDrag })}
           onDoubleClick={() => chosen && renaming.set(true)}
         >
-          <PlanTree {...shown} {...drawn} adding={adding} />
+          <PlanTree {...shown} {...drawn} filing={filing} adding={adding} />
         </div>
         {stage.layout && sight.part && (
           <SmallMap layout={stage.layout} chosen={chosen} sight={sight.part} onGo={sight.goTo} />

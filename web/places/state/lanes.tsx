@@ -17,6 +17,7 @@ import {
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { usePlace } from "../../app/places.js";
+import { AppIcon } from "../../parts/app-icon.js";
 import { Icon } from "../../parts/icon.js";
 import { Select } from "../../parts/select.js";
 
@@ -117,7 +118,7 @@ function LaneRow({ frame, view, lane, isFirst }: LaneRowProps) {
         className={`flex ${steps.length > 0 || isFirst ? "h-11" : "h-8"} w-26 shrink-0 items-center gap-2 rounded-sm border bg-plate-2 px-2 text-left ${isActive ? "border-petrol font-semibold text-petrol" : "border-rule enabled:hover:border-field"}`}
         onClick={() => tab !== null && live.send({ do: "open", to: tab })}
       >
-        {icon && <Icon name={icon} fill={isActive} size={18} className="shrink-0" />}
+        {icon && <AppIcon name={icon} fill={isActive} size={18} className="shrink-0" />}
         <span className="min-w-0 truncate">{label}</span>
       </button>
       <ol ref={row} className="flex min-w-0 grow items-center overflow-x-auto py-0.5">

@@ -4,24 +4,29 @@ import { DragChip } from "./drag-chip.js";
 import { sayDrop } from "./drop.js";
 import type { Rect } from "../drawing/under.js";
 import type { Drag, Dragging } from "./use-drag.js";
+import type { Filing } from "./use-file-drop.js";
 import { type Pull, pullTitle, type Pulling } from "./use-pull.js";
 
 export interface DragLayerProps {
   frame: Frame;
   dragging: Dragging;
   pulling: Pulling;
+  filing: Filing;
   /** How far right there is room for a chip, px of the plan. */
   room: () => number;
 }
 
 /** What is on its way by the pointer, over the plan: where it would go, and what that would do. */
-export function DragLayer({ frame, dragging, pulling, room }: DragLayerProps) {
+export function DragLayer({ frame, dragging, pulling, filing, room }: DragLayerProps) {
   const { drag } = useSyncExternalStore(dragging.subscribe, dragging.get);
   const { pull } = useSyncExternalStore(pulling.subscribe, pulling.get);
+  const { file } = useSyncExternalStore(filing.subscribe, filing.get);
   return (
     <>
       {drag && <Dragged frame={frame} drag={drag} room={room} />}
       {pull && <Pulled frame={frame} pull={pull} room={room} />}
+      {file?.area && <Target area={file.area} look="border-petrol bg-petrol/10" />}
+      {file && <DragChip {...file} title="A drawing" left={file.x > room()} says={[file.says]} refused={!file.area} />}
     </>
   );
 }

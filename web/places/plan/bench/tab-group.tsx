@@ -1,4 +1,4 @@
-import { isVaried, keysOf, mixedSays, nameOf, nodeAt, parentsOf, type Tab } from "../../../../core/index.js";
+import { isVaried, keysOf, mixedSays, nameOf, nodeAt, ownIconAt, parentsOf, type Tab } from "../../../../core/index.js";
 import { Check } from "../../../parts/check.js";
 import { IconPicker } from "../../../parts/icon-picker.js";
 import { TextLine } from "../../../parts/text-line.js";
@@ -11,6 +11,8 @@ type Change = (part: { [K in keyof Tab]?: Tab[K] | undefined }, label: string) =
 
 /** A tab's icon, at rest and chosen, in every view or by view. */
 function Icons({ tab, change }: { tab: Tab; change: Change }) {
+  const { frame } = useBench();
+  const same = tab.icon !== undefined && ownIconAt(frame, tab.icon) ? "the same" : "the same, filled";
   return (
     <>
       <Line label="Icon" view="tab.icon">
@@ -24,8 +26,8 @@ function Icons({ tab, change }: { tab: Tab; change: Change }) {
         <IconPicker
           label="Icon while it is chosen"
           value={tab.activeIcon}
-          placeholder="the same, filled"
-          onPick={(activeIcon) => change({ activeIcon }, `chosen: ${activeIcon ?? "the same, filled"}`)}
+          placeholder={same}
+          onPick={(activeIcon) => change({ activeIcon }, `chosen: ${activeIcon ?? same}`)}
         />
       </Line>
     </>

@@ -9,6 +9,7 @@ import { PegMarks } from "./peg-marks.js";
 import { pictureStates } from "../../../device/picture-states.js";
 import { PlanDrawing } from "./plan-drawing.js";
 import { useDeviceSpot } from "./use-device-spot.js";
+import type { Filing } from "../acting/use-file-drop.js";
 import type { Dragging } from "../acting/use-drag.js";
 import type { Folds } from "./use-folds.js";
 import { usePegs } from "./use-pegs.js";
@@ -35,6 +36,7 @@ export interface PlanTreeProps {
   /** What is on its way by the pointer. */
   dragged: string | null;
   pulling: Pulling;
+  filing: Filing;
   onPull: (event: ReactPointerEvent, from: string, start: Point) => void;
   adding: Adding;
 }
@@ -78,6 +80,7 @@ export function PlanTree(props: PlanTreeProps) {
         frame={frame}
         dragging={props.dragging}
         pulling={props.pulling}
+        filing={props.filing}
         room={() => ((scroller.current?.scrollLeft ?? 0) + (size?.width ?? Infinity) - chip) / zoom}
       />
     </div>

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { Icon } from "../../../parts/icon.js";
+import { AppIcon } from "../../../parts/app-icon.js";
 import { type DrawnItem, edgeOf } from "./drawing-hands.js";
 import { FoldMark } from "./fold-mark.js";
 import { NeedMark } from "./need-mark.js";
@@ -53,7 +53,7 @@ export const ToothBox = memo(function ToothBox(props: ToothBoxProps) {
 function Told({ id, label, icon, badge, hidden, needs, needsInFull, lit, folded, inside, hands }: ToothBoxProps) {
   return (
     <>
-      {icon && <Icon name={icon} fill={lit} size={17} />}
+      {icon && <AppIcon name={icon} fill={lit} size={17} />}
       <span className="truncate font-semibold">{label}</span>
       <NeedMark needs={needs} needsInFull={needsInFull} />
       <span className="sr-only">tab{lit ? ", shown on the device" : ""}</span>

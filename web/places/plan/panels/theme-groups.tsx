@@ -16,6 +16,7 @@ import { colourWords } from "../../../parts/colour-words.js";
 import { AppViewsGroup } from "./app-views-group.js";
 import { ContrastGroup, contrastVerdict } from "./contrast-group.js";
 import { type BenchGroup, BenchGroups } from "../bench/bench-groups.js";
+import { IconsGroup } from "./icons-group.js";
 import { MeasuresGroup } from "./measures-group.js";
 import { PanelHead } from "./panel-head.js";
 import { type Side, sides, SidesHead } from "./sides-head.js";
@@ -96,6 +97,14 @@ export default function ThemeGroups({ frame, view, onClose }: { frame: Frame; vi
       value: mark,
       width: 380,
       body: () => <MeasuresGroup theme={theme} mark={mark} onChange={change} />,
+    },
+    {
+      id: "icons",
+      label: "icons of its own",
+      name: "Icons of the app's own",
+      value: String(Object.keys(frame.icons ?? {}).length || "none"),
+      width: 380,
+      body: () => <IconsGroup frame={frame} />,
     },
     {
       id: "app-views",
