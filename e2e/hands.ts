@@ -14,6 +14,8 @@ export interface Hand {
   remove: () => Promise<void>;
   press: (selector: string) => Promise<void>;
   pick: (selector: string, value: string, label: string) => Promise<void>;
+  /** Takes one of a few that are all in sight. */
+  option: (choice: string, text: string) => Promise<void>;
   write: (selector: string, text: string) => Promise<void>;
   /** A new way from what is chosen. */
   lead: (to: string, title: string) => Promise<void>;
@@ -54,7 +56,12 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
         element.scrollIntoView(isLarge ? { block: "start", inline: "start" } : { block: "center" });
       });
       const box = (await (await me.see(node(id))).boundingBox())!;
-      await me.page.mouse.click(box.x + Math.min(box.width / 2, 40), box.y + 12);
+      // in its head, however small the plan is drawn
+      const scale = await me.page.$eval(
+        node(id),
+        (element) => element.getBoundingClientRect().height / (element as HTMLElement).offsetHeight,
+      );
+      await me.page.mouse.click(box.x + Math.min(box.width / 2, 40 * scale), box.y + 12 * scale);
       await chosenIs(id);
     },
     add: async (kind, name) => {
@@ -74,6 +81,7 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
       await me.see(selector);
       await me.page.select(selector, value);
     },
+    option: (choice, text) => clickText(`[aria-label="${choice}"] button`, text),
     write: async (selector, text) => {
       await (await me.see(selector)).click({ count: 3 });
       await me.type(text);
@@ -187,6 +195,18 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
         if (isPicked) return;
       }
       throw new Error(`${label} is not picked in ${selector}`);
+    },
+    option: async (choice, text) => {
+      const one = `[aria-label="${choice}"] button`;
+      await tabTo(one);
+      const at = () => me.page.evaluate(() => document.activeElement?.textContent ?? "");
+      for (let i = 0; i < 8 && !(await at()).startsWith(text); i += 1) {
+        const before = await at();
+        await me.keys("ArrowRight");
+        await me.page.waitForFunction((was) => document.activeElement?.textContent !== was, {}, before);
+      }
+      expect(await at()).toContain(text);
+      await me.keys("Enter");
     },
     write: async (selector, text) => {
       await tabTo(selector);

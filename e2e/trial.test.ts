@@ -19,14 +19,18 @@ const list = `Main =
   Tasks *list-checks /tasks
     Task {task} /tasks/:task
       Give away ^dialog
+    Done
   Swaps *arrows-left-right /swaps
     Offer {offer} /swaps/:offer
     New offer > ^
       What to offer
       Where to meet
+    Neighbour {neighbour} /neighbours/:neighbour
   Me *user /me
     Details /me/details
       Rules
+    Notices /me/notices
+    About
   Shop *storefront /shop
   Help *question /help
 Tour > ^fullscreen
@@ -81,6 +85,11 @@ const build = async (hand: Hand) => {
   await hand.choose("swaps", "screen swaps");
   await hand.restructure("This list and its detail as a pair");
 
+  // a dialog that lies over its own stack alone
+  await hand.choose("giveAway", "screen giveAway");
+  await hand.group("opens");
+  await hand.option("What it lies over", "Tasks");
+
   // a sheet that hands back; a screen that is in two tabs, and covers the bar in one
   await hand.choose("logWater", "screen logWater");
   await hand.group("shows");
@@ -108,6 +117,11 @@ const build = async (hand: Hand) => {
   await hand.press(`${bench} button[role="checkbox"]`);
   await hand.pick(`${bench} select[aria-label="Where what it does by itself leads"]`, "main", "Main");
 
+  // what is shown for links that lead nowhere
+  await hand.choose("nothingGrowsHere", "screen nothingGrowsHere");
+  await hand.group("in");
+  await hand.press(`${bench} button[role="checkbox"]`);
+
   // a drawer with a heading on one of two targets
   await hand.devices();
   await hand.group("targets");
@@ -123,7 +137,7 @@ const build = async (hand: Hand) => {
 /** What the frame is to be in the end. */
 const check = (frame: Frame) => {
   const { nodes, facts } = frame;
-  expect(screensOf(frame)).toBeGreaterThanOrEqual(24);
+  expect(screensOf(frame)).toBeGreaterThanOrEqual(29);
   expect(nodes.tasksTab!.tab).toMatchObject({ badge: 3, icon: "list-checks" });
   expect(nodes.helpTab!.tab).toMatchObject({ hidden: true });
   expect(nodes.main).toMatchObject({ kind: "hub", limit: 4, heading: { title: "Allotment" } });
@@ -131,6 +145,8 @@ const check = (frame: Frame) => {
   expect(nodes.logWater).toMatchObject({ opens: "sheet", body: { kind: "form" } });
   expect(nodes.newOfferStack ?? nodes.newOffer).toMatchObject({ kind: "stack", opens: "sheet" });
   expect(nodes.register).toMatchObject({ title: "Register", opens: "sheet" });
+  expect(nodes.giveAway).toMatchObject({ opens: "dialog", over: "region" });
+  expect(frame.address).toMatchObject({ lost: "nothingGrowsHere" });
   expect(nodes.opening).toMatchObject({ after: { do: { to: "main" } } });
   expect(facts).toMatchObject([{ id: "signedIn" }]);
   const stacks = Object.values(nodes).filter((node) => node.kind === "stack" && node.children.includes("rules"));
@@ -148,9 +164,21 @@ test.each([
     const id = new URL(me.page.url()).pathname.split("/")[2]!;
     check(await me.frame(id));
     // no more than a step for each thing that is wanted, and its place
-    expect(hand.steps()).toBeLessThan(55);
-    // and it works: signed in, the tabs are there, with More behind the fourth
+    expect(hand.steps()).toBeLessThan(60);
+    // and it works: a link that leads nowhere is told; signed in, the tabs are there, with More behind the fourth; signing
+    // out from deep inside leads back to the door
     await me.press("aside button", "start over");
+    await me.waitTop("welcome");
+    await me.click('[data-device] [data-action="signIn"]');
+    await me.waitTop("signIn");
+    await me.click('[data-device] [data-screen="signIn"] [data-action="signIn"]');
+    await me.waitTop("plots");
+    await me.click('[data-device] [data-tab="more"]');
+    await me.click('[data-device] [data-tab="meTab"]');
+    await me.waitTop("me");
+    await me.click('[data-device] [data-action="details"]');
+    await me.waitTop("details");
+    await me.click('[data-device] [data-action^="signOut"], [data-device] [data-action*="igned"]');
     await me.waitTop("welcome");
   },
   180_000,

@@ -1,6 +1,8 @@
 import { useMemo } from "react";
 import {
+  compact,
   type Frame,
+  type Id,
   type Ladder,
   ladderNames,
   needWords,
@@ -11,6 +13,7 @@ import {
   standsInFor,
   type WayInLook,
 } from "../../../../core/index.js";
+import { Check } from "../../../parts/check.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { readNames, wrongNames } from "../../../parts/wrong.js";
 import { lights, useIsLit } from "../drawing/lit.js";
@@ -104,6 +107,27 @@ function WantsLine() {
   );
 }
 
+/** Links that lead nowhere come to one screen, which can be any that needs nothing from the link. */
+function LostLine({ isLost }: { isLost: boolean }) {
+  const { frame, id, make } = useBench();
+  const name = plainName(frame, id);
+  const put = (lost: Id | undefined) => {
+    const value = compact<NonNullable<Frame["address"]>>({ ...frame.address, lost });
+    make({
+      edit: { kind: "setFrame", key: "address", ...(value && { value }) },
+      label: lost === undefined ? "What leads nowhere is ignored" : `${name} for what leads nowhere`,
+      choose: null,
+    });
+  };
+  return (
+    <div className="pb-1">
+      <Check checked={isLost} onChange={(is) => put(is ? id : undefined)}>
+        Shown for links that lead nowhere
+      </Check>
+    </div>
+  );
+}
+
 /** Every way in with its own Back: what lies beneath depends on where one came from. */
 export function WaysInGroup() {
   const { frame, id, looks } = useBench();
@@ -114,7 +138,7 @@ export function WaysInGroup() {
   return (
     <>
       <StandsIn />
-      {isLost && <p className="pb-1">Shown for links that lead nowhere.</p>}
+      {kind === "screen" && <LostLine isLost={isLost} />}
       {looks.length === 0 && !stands && !isLost && (
         <p className="text-ink-2">No action and no row opens it. It shows when its container starts with it.</p>
       )}
