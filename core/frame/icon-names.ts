@@ -36,6 +36,10 @@ export const iconsOf = (node: Node): Set<string> => {
 export const iconUses = (frame: Frame): ReadonlyMap<string, readonly Id[]> => {
   const uses = new Map<string, Id[]>();
   for (const [id, node] of Object.entries(frame.nodes))
-    for (const name of iconsOf(node)) uses.set(name, [...(uses.get(name) ?? []), id]);
+    for (const name of iconsOf(node)) {
+      const known = uses.get(name);
+      if (known) known.push(id);
+      else uses.set(name, [id]);
+    }
   return uses;
 };

@@ -27,16 +27,28 @@ const fault = (at: readonly (string | number)[], text: string, letter: string): 
   remedy: "Take that out, or write the text anew.",
 });
 
+/** Whether every text in a value can be kept: nearly always, so that it is asked first. */
+const isAllRight = (value: unknown): boolean => {
+  if (typeof value === "string") return wrongLetter(value) === null;
+  if (typeof value !== "object" || value === null) return true;
+  for (const key in value)
+    if (wrongLetter(key) !== null || !isAllRight((value as Record<string, unknown>)[key])) return false;
+  return true;
+};
+
 /** The faults of all texts in a value, keys of objects among them; `at` is where the value stands. */
-export const textFaults = (value: unknown, at: readonly (string | number)[] = []): Fault[] => {
+export const textFaults = (value: unknown, at: readonly (string | number)[] = []): Fault[] =>
+  isAllRight(value) ? [] : faultsIn(value, at);
+
+const faultsIn = (value: unknown, at: readonly (string | number)[]): Fault[] => {
   if (typeof value === "string") {
     const letter = wrongLetter(value);
     return letter === null ? [] : [fault(at, value, letter)];
   }
   if (typeof value !== "object" || value === null) return [];
-  if (Array.isArray(value)) return value.flatMap((inner, i) => textFaults(inner, [...at, i]));
+  if (Array.isArray(value)) return value.flatMap((inner, i) => faultsIn(inner, [...at, i]));
   return Object.entries(value).flatMap(([key, inner]) => {
     const letter = wrongLetter(key);
-    return letter === null ? textFaults(inner, [...at, key]) : [fault([...at, key.toWellFormed()], key, letter)];
+    return letter === null ? faultsIn(inner, [...at, key]) : [fault([...at, key.toWellFormed()], key, letter)];
   });
 };

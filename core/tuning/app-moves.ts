@@ -91,7 +91,9 @@ export const usesOf = (frame: FixedFrame, view: View): ReadonlyMap<Id, readonly 
   const uses = new Map<Id, AppMove[]>();
   for (const move of appMoves(frame, view)) {
     const { id } = cascadeFor(lens, move);
-    uses.set(id, [...(uses.get(id) ?? []), move]);
+    const known = uses.get(id);
+    if (known) known.push(move);
+    else uses.set(id, [move]);
   }
   return uses;
 };
