@@ -1,24 +1,27 @@
-import { sure } from "../core/index.js";
-import { StrictMode } from "react";
+import { lazy, StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
-import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
-import { Trouble } from "./app/trouble.js";
+import { BrowserRouter, Navigate, Route, Routes } from "react-router";
+import { sure } from "../core/index.js";
+import { NothingHere, Trouble } from "./app/trouble.js";
 import "./styles.css";
 
-const router = createBrowserRouter([
-  {
-    ErrorBoundary: Trouble,
-    HydrateFallback: () => null,
-    children: [
-      { path: "/", lazy: async () => ({ Component: (await import("./places/shelf/shelf.js")).Shelf }) },
-      { path: "/f/:id", element: <Navigate to="plan" replace /> },
-      { path: "/f/:id/:place", lazy: async () => ({ Component: (await import("./app/frame-shell.js")).FrameShell }) },
-    ],
-  },
-]);
+const Shelf = lazy(async () => ({ default: (await import("./places/shelf/shelf.js")).Shelf }));
+const FrameShell = lazy(async () => ({ default: (await import("./app/frame-shell.js")).FrameShell }));
 
 createRoot(sure(document.getElementById("root"))).render(
   <StrictMode>
-    <RouterProvider router={router} />
+    <Trouble>
+      {/* where one has gone is there at once: the next key, or Back, already meets it */}
+      <BrowserRouter useTransitions={false}>
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/" element={<Shelf />} />
+            <Route path="/f/:id" element={<Navigate to="plan" replace />} />
+            <Route path="/f/:id/:place" element={<FrameShell />} />
+            <Route path="*" element={<NothingHere />} />
+          </Routes>
+        </Suspense>
+      </BrowserRouter>
+    </Trouble>
   </StrictMode>,
 );

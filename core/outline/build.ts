@@ -1,17 +1,14 @@
 import { sure } from "../frame/sure.js";
 import { plainLeave } from "../frame/drafts.js";
 import { plainIcon } from "../frame/defaults.js";
-import { withoutParams } from "../frame/names.js";
 import { isId } from "../frame/ids.js";
-import { idFrom } from "../edit/naming.js";
 import { shown } from "../frame/fault.js";
 import type { ContainerNode, Frame, Node, ScreenNode, StackNode } from "../frame/types.js";
 import type { Id, Tab } from "../frame/parts.js";
+import { idFrom } from "../edit/naming.js";
+import { derivedId, derivedOuter, type Within } from "./derived.js";
 import type { LineKind, OutlineFault, OutlineLine } from "./line.js";
 import { withDone, withWay } from "./ways.js";
-
-/** What lines stand in decides what an unmarked one is: a screen of a stack, or a stack of its own in tabs and panes. */
-export type Within = "stack" | "hub" | "pair";
 
 /** What a line is in its place. */
 export const kindOf = ({ kind, again }: OutlineLine, within: Within): LineKind | "screen" | "again" => {
@@ -19,14 +16,6 @@ export const kindOf = ({ kind, again }: OutlineLine, within: Within): LineKind |
   if (within !== "stack") return kind ?? "own";
   return kind === undefined || kind === "alone" ? "screen" : kind;
 };
-
-/** The id that a title gives, or a screen's id gives the stack around it, when the text names none. */
-export const derivedId = (title: string | null, taken: (id: Id) => boolean): Id =>
-  idFrom(withoutParams(title ?? ""), taken);
-
-/** The id of a container that is made around a screen of its name, and is not taken. */
-export const derivedOuter = (inner: Id, within: Within, taken: (id: Id) => boolean): Id =>
-  idFrom(`${inner} ${within === "hub" ? "tab" : "stack"}`, taken);
 
 /** Nodes made of lines, and those that stand at their top, in order. */
 export interface Built {

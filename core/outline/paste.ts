@@ -3,7 +3,8 @@ import { addTops } from "../edit/add-tops.js";
 import type { Edit } from "../edit/edit.js";
 import type { Frame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
-import { buildLines, type Built, type Within } from "./build.js";
+import { buildLines, type Built } from "./build.js";
+import type { Within } from "./derived.js";
 import type { OutlineFault, OutlineLine } from "./line.js";
 import { withWay } from "./ways.js";
 

@@ -5,7 +5,7 @@ import type { Part } from "../edit/part.js";
 import { eachLead } from "../frame/references.js";
 import type { Frame, Node, StackNode } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
-import { derivedId, derivedOuter, type Within } from "./build.js";
+import { derivedId, derivedOuter, type Within } from "./derived.js";
 import { kindSigns, overlayWords, takesColon, writeName } from "./line.js";
 
 interface Branch {
