@@ -32,7 +32,7 @@ test.each([
   ["", "it is empty"],
   [
     "plots",
-    'it is "plots"; expected allotment://, https://diary.example, https://Other.example, a path such as /plots',
+    'it is "plots"; expected allotment://, https://diary.example, https://Other.example, a path, which begins with a slash',
   ],
   ["allotment:plots", "behind allotment: comes //, then the path"],
   ["https:///a", "it names no host"],

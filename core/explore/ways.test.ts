@@ -117,7 +117,7 @@ describe("the reasons", () => {
       "The frame changed: Item 3 stands in app now. It covers home, so its bar is gone.",
     );
     expect(said({ kind: "remove", id: "item" })).toBe(
-      "The frame changed: what the device showed is no longer there, so it is on A. The bar stays.",
+      "The frame changed: Item 3 was deleted, so it is on A. The bar stays.",
     );
     expect(said({ kind: "move", id: "item", from: "aTab", to: null, after: null })).toMatch(
       "Item stands in no container any more, so it is on A.",

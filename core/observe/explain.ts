@@ -179,6 +179,21 @@ const mainlySays = (told: Told, before: Step | null, event: NavigationEvent | nu
   return eventSays(told, before, event, after);
 };
 
+/** Not touched by a person: it goes without saying where it changes nothing. */
+const unfelt: ReadonlySet<NavigationEvent["do"]> = new Set(["view", "wait"]);
+
+/** What is said of something touched that changed nothing to be seen, and brought no note. */
+const stillSays = (told: Told, before: Step, event: NavigationEvent, after: Step): string => {
+  const { frame } = told;
+  const name = topName(told, after.state);
+  if (before.state.outside && !after.state.outside) return `Back in the app, on ${name}.`;
+  if (event.do === "fact") return `${factWords(frame, event.id, event.is)} already: nothing changed.`;
+  if (event.do === "tab") return `${nameOf(frame, event.to)} is the chosen tab already, at its start: nothing changed.`;
+  if (event.do === "pick")
+    return `Row ${event.row} was picked, and ${name} stays: what the row opens is there already.`;
+  return `Nothing changed: what it does is so already, on ${name}.`;
+};
+
 /** Why the last event did what it did, in sentences for a developer, the most telling first. */
 export const explain = (
   frame: Frame,
@@ -188,7 +203,12 @@ export const explain = (
   after: Step,
 ): string[] => {
   const notes = after.notes.map((note) => noteText(frame, note));
-  return isStuck(after.state) ? notes : [...mainlySays(toldOf(frame, view), before, event, after), ...notes];
+  if (isStuck(after.state))
+    return notes.length > 0 ? notes : [noteText(frame, { code: "stuck", node: null, args: {} })];
+  const told = toldOf(frame, view);
+  const said = [...mainlySays(told, before, event, after), ...notes];
+  if (said.length > 0 || !before || !event || unfelt.has(event.do)) return said;
+  return [stillSays(told, before, event, after)];
 };
 
 const relaunchSays = {
@@ -212,9 +232,9 @@ const drawerSays = (frame: Frame, was: Id | null, is: Id | null): string =>
     ? `The drawer of ${nameOf(frame, was ?? "")} was closed.`
     : `The drawer of ${nameOf(frame, is)} is open: until it closes, nothing beside it can be touched.`;
 
-/** Why a screen that a device showed is not shown any more on the frame as it is now. */
-const goneSays = ({ frame }: Told, id: Id, facts: Facts): string => {
-  if (!nodeIn(frame, id)) return "what the device showed is no longer there";
+/** Why a screen that a device showed, and how it was called, is not shown any more on the frame as it is now. */
+const goneSays = ({ frame }: Told, id: Id, facts: Facts, called: string): string => {
+  if (!nodeIn(frame, id)) return `${called} was deleted`;
   const name = plainName(frame, id);
   if (!isAttached(frame, id)) return `${name} stands in no container any more`;
   const unmet = needsAbove(frame, id).find(({ need }) => !isMet(facts, need));
@@ -241,7 +261,7 @@ export const explainEdit = (
   const name = topName(now, is);
   const stood = nowCalled(stoodOn.node);
   if (stood !== standsOn.node && stoodOn.key !== standsOn.key)
-    return [`The frame changed: ${goneSays(now, stood, is.facts)}, so it is on ${name}.${bars}`];
+    return [`The frame changed: ${goneSays(now, stood, is.facts, topName(then, was))}, so it is on ${name}.${bars}`];
   const stoodIn = focusPath(then, was.root).at(-2)?.node;
   if (place !== undefined && place !== (stoodIn && nowCalled(stoodIn)))
     return [`The frame changed: ${name} stands in ${nameOf(frame, place)} now.${bars}`];
