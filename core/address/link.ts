@@ -50,7 +50,11 @@ const parted = (rest: string): LinkParts => {
 };
 
 const known = ({ scheme, hosts = [] }: Address): string =>
-  [...(scheme ? [`${scheme}://`] : []), ...hosts.map((host) => `https://${host}`), "a path, which begins with a slash"].join(", ");
+  [
+    ...(scheme ? [`${scheme}://`] : []),
+    ...hosts.map((host) => `https://${host}`),
+    "a path, which begins with a slash",
+  ].join(", ");
 
 /** What stands behind `https:`, of which the host must be listed. */
 const fromHost = (address: Address, rest: string): LinkResult | string => {

@@ -75,7 +75,7 @@ const segmentsOf = ({ address, line }: GivenAddress): string[] | Unread => {
   const text = address.trim();
   const path = text.replace(/^[a-z][a-z0-9+.-]*:\/\/[^/?#]*/i, "").replace(/[?#].*$/s, "");
   const isAddress = text.startsWith("/") || /^[a-z][a-z0-9+.-]*:\/\//i.test(text);
-  const unread = { line, received: shown(text, 60), expected: "a path, which begins with a slash/3, or a whole link" };
+  const unread = { line, received: shown(text, 60), expected: "a path, which begins with a slash, or a whole link" };
   if (!isAddress) return unread;
   const parts = path.split("/").filter(Boolean);
   if (parts.length > 20) return { ...unread, expected: "at most 20 segments" };
