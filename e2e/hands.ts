@@ -81,7 +81,7 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
       await me.see(selector);
       await me.page.select(selector, value);
     },
-    option: (choice, text) => clickText(`[aria-label="${choice}"] button`, text),
+    option: (choice, text) => clickText(`[role="radiogroup"][aria-label="${choice}"] button`, text),
     write: async (selector, text) => {
       await (await me.see(selector)).click({ count: 3 });
       await me.type(text);
@@ -197,7 +197,7 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
       throw new Error(`${label} is not picked in ${selector}`);
     },
     option: async (choice, text) => {
-      const one = `[aria-label="${choice}"] button`;
+      const one = `[role="radiogroup"][aria-label="${choice}"] button`;
       await tabTo(one);
       const at = () => me.page.evaluate(() => document.activeElement?.textContent ?? "");
       for (let i = 0; i < 8 && !(await at()).startsWith(text); i += 1) {

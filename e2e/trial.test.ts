@@ -85,6 +85,15 @@ const build = async (hand: Hand) => {
   await hand.choose("swaps", "screen swaps");
   await hand.restructure("This list and its detail as a pair");
 
+  // a cover, and the same screen inside where it is led to from an offer
+  await hand.choose("photo", "screen photo");
+  await hand.group("opens");
+  await hand.option("Opens as", "Full");
+  await hand.choose("offer", "screen offer");
+  await hand.deed("Photo");
+  await hand.press(`${bench} button[aria-label="More about the action Photo"]`);
+  await hand.pick(`${bench} select[aria-label="As what Photo opens it"]`, "push", "as a push");
+
   // a dialog that lies over its own stack alone
   await hand.choose("giveAway", "screen giveAway");
   await hand.group("opens");
@@ -145,6 +154,8 @@ const check = (frame: Frame) => {
   expect(nodes.logWater).toMatchObject({ opens: "sheet", body: { kind: "form" } });
   expect(nodes.newOfferStack ?? nodes.newOffer).toMatchObject({ kind: "stack", opens: "sheet" });
   expect(nodes.register).toMatchObject({ title: "Register", opens: "sheet" });
+  expect(nodes.photo).toMatchObject({ opens: "fullscreen" });
+  expect(nodes.offer).toMatchObject({ actions: [{ do: { to: "photo", as: "push" } }] });
   expect(nodes.giveAway).toMatchObject({ opens: "dialog", over: "region" });
   expect(frame.address).toMatchObject({ lost: "nothingGrowsHere" });
   expect(nodes.opening).toMatchObject({ after: { do: { to: "main" } } });
@@ -164,7 +175,7 @@ test.each([
     const id = new URL(me.page.url()).pathname.split("/")[2]!;
     check(await me.frame(id));
     // no more than a step for each thing that is wanted, and its place
-    expect(hand.steps()).toBeLessThan(60);
+    expect(hand.steps()).toBeLessThan(66);
     // and it works: a link that leads nowhere is told; signed in, the tabs are there, with More behind the fourth; signing
     // out from deep inside leads back to the door
     await me.press("aside button", "start over");

@@ -90,6 +90,7 @@ export function Plan() {
         chosen={chosen}
         others={others}
         frame={onBench}
+        isPictured={stage.layout !== null && !stage.layout.cards.some((card) => card.picture)}
         view={view}
         onChoose={(next, also) => picking.select(next, false, also)}
       />

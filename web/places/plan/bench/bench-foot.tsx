@@ -37,6 +37,8 @@ export interface BenchFootProps {
   frame: Frame;
   view: View;
   chosen: Chosen | null;
+  /** The plan shows titles alone. */
+  isPictured: boolean;
   others: readonly Chosen[];
   make: (planned: Planned | null) => boolean;
   adding: Adding;

@@ -22,14 +22,21 @@ export interface BenchGroup {
 
 const nameOf = ({ name, label }: BenchGroup): string => name ?? label;
 
+interface BenchGroupsProps {
+  groups: readonly BenchGroup[];
+  /** What stands beside them, and how wide it is, px. */
+  aside?: { width: number; body: ReactNode } | null;
+}
+
 /** An index of all groups with what holds in each; those that were opened last stand open under it. */
-export function BenchGroups({ groups }: { groups: readonly BenchGroup[] }) {
+export function BenchGroups({ groups, aside }: BenchGroupsProps) {
   const [measured, size] = useSize();
   const { open } = useBenchShape();
   const isBeside = useIsBeside();
+  const beside = aside?.width ?? 0;
   const shown = useMemo(
-    () => openIn(groups, open, isBeside ? Infinity : (size?.width ?? 0)),
-    [groups, open, isBeside, size?.width],
+    () => openIn(groups, open, isBeside ? Infinity : (size?.width ?? 0) - beside),
+    [groups, open, isBeside, size?.width, beside],
   );
   return (
     <div ref={measured} className="flex min-h-0 min-w-0 grow flex-col">
@@ -38,6 +45,7 @@ export function BenchGroups({ groups }: { groups: readonly BenchGroup[] }) {
         {shown.map((group) => (
           <Open key={group.id} group={group} isAlone={shown.length === 1} isBeside={isBeside} />
         ))}
+        {aside && (isBeside ? <div className="flex h-56 shrink-0">{aside.body}</div> : aside.body)}
       </div>
     </div>
   );

@@ -23,6 +23,7 @@ import { BenchProvider, type BenchSubject } from "./bench-context.js";
 import { BenchGroups } from "./bench-groups.js";
 import { BenchHead } from "./bench-head.js";
 import { cellIn } from "./cell-in.js";
+import { ChosenPicture, pictureWidth } from "./chosen-picture.js";
 import { groupsOf } from "./group-table.js";
 
 export interface BenchProps {
@@ -31,6 +32,8 @@ export interface BenchProps {
   chosen: Chosen;
   make: (planned: Planned | null) => boolean;
   onDelete: () => void;
+  /** The plan shows titles alone: what is chosen is pictured here. */
+  isPictured: boolean;
   onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
   /** What adds something beside or inside what is chosen, or changes what it is. */
   tools?: ReactNode;
@@ -62,12 +65,17 @@ export default function Bench(props: BenchProps) {
     },
   };
   useBenchCommands(about, groups);
+  const aside = props.isPictured &&
+    nodeAt(frame, id).kind === "screen" && {
+      width: pictureWidth(view),
+      body: <ChosenPicture {...{ frame, view, id }} />,
+    };
   return (
     <BenchProvider value={subject}>
       <BenchHead looks={looks} tools={tools} onDelete={onDelete} />
       <SetSubjectProvider value={marked}>
         {/* what was half typed of one node is never taken for another */}
-        <BenchGroups key={id} groups={groups} />
+        <BenchGroups key={id} groups={groups} aside={aside || null} />
       </SetSubjectProvider>
     </BenchProvider>
   );
