@@ -74,9 +74,16 @@ const plots = '[data-node="plots"][data-parent="plotsTab"]';
 await take("list.png", "/f/allotment-diary/plan?at=plots&in=plotsTab", "light", [
   plots,
   { keys: "l" },
-  {
-    type: "Seeds /seeds\n\tSeed {seed} /seeds/:seed\nSow ^\nSwap shelf\nHarvest /harvest\nCrop {crop} /harvest/:crop",
-  },
+  { type: "Seeds /seeds\nSeed {seed} /seeds/:seed" },
+  { keys: "Tab" },
+  { type: "\nSow ^" },
+  { keys: "Tab" },
+  { type: "\nSwap shelf" },
+  { keys: "Shift+Tab" },
+  { type: "\nHarvest /harvest" },
+  { keys: "Shift+Tab" },
+  { type: "\nCrop {crop} /harvest/:crop" },
+  { keys: "Tab" },
 ]);
 await take("change.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light", [
   '[data-node="plot"]',
