@@ -86,6 +86,7 @@ test("a swipe from the edge goes back with the finger, and can be let go", async
   // what lies beneath is drawn under the finger, and the bar stays where it is
   expect(await me.count(`${device} [data-screen="plots"]`)).toBe(1);
   expect(await me.count(`${device} [role="tablist"]`)).toBe(1);
+  await slowly();
   await short();
   await me.page.waitForSelector(`${device} [data-screen="plots"]`, { hidden: true });
   await me.waitTop("plot");
