@@ -106,6 +106,8 @@ test("what cannot be an icon is refused with the reason, and a file beside a tab
   await me.read('[role="alert"]', "It has 2 colours, black, red: an icon has one.");
   await letFall(node("mapTab"), "notes.txt", "hello");
   await me.read('[role="alert"]', "notes.txt is no SVG drawing");
+  await letFall(node("mapTab"), "noise.svg", "\u0000\u0003<svg");
+  await me.read('[role="alert"]', "noise.svg holds what no text can");
   expect(await letFall(node("settings"), "drop.svg", drop)).toContain(
     "becomes the icon of the tab that it is dropped on",
   );

@@ -1,7 +1,7 @@
 import Joi from "joi";
 import { reservedIds } from "../core/frame/ids.js";
 import { type Form, partsOf } from "../core/frame/forms.js";
-import { iconName, mostPath, mostPaths, pathData } from "../core/frame/own-icon.js";
+import { iconName, mostPath, mostPaths, mostWide, pathData } from "../core/frame/own-icon.js";
 import { colourNames, marks, sizeNames } from "../core/frame/parts.js";
 import {
   type NodeKind,
@@ -38,7 +38,7 @@ const ownIconName = Joi.string()
     "string.pattern.name": "a name of an icon: small letters, digits and hyphens, a letter first, 60 at most",
   });
 const ownIcon = Joi.object({
-  box: Joi.number().greater(0).max(100_000).required(),
+  box: Joi.number().greater(0).max(mostWide).required(),
   paths: Joi.array()
     .items(
       Joi.string()
@@ -50,7 +50,7 @@ const ownIcon = Joi.object({
     .max(mostPaths)
     .required(),
   rule: Joi.valid("evenodd"),
-  line: Joi.number().greater(0).max(100_000),
+  line: Joi.number().greater(0).max(mostWide),
   ends: Joi.valid("round"),
 });
 

@@ -22,6 +22,8 @@ export const pathData = /^[Mm][MmZzLlHhVvCcSsQqTtAaEe0-9 ,.+\n-]*$/;
 /** How many letters a path may have, and how many paths an icon: more is a drawing, not an icon. */
 export const mostPath = 8000;
 export const mostPaths = 40;
+/** How large its square, or how wide a line, may be. */
+export const mostWide = 100_000;
 
 interface HasIcons {
   icons?: Readonly<Record<string, OwnIcon>> | undefined;
@@ -63,7 +65,7 @@ export const iconNameFrom = (file: string, isTaken: (name: string) => boolean): 
 export const isOwnIcon = (value: unknown): value is OwnIcon => {
   if (!isRaw(value)) return false;
   const { box, paths, rule, line, ends, ...rest } = value;
-  const isWidth = (width: unknown): boolean => typeof width === "number" && width > 0 && width <= 100_000;
+  const isWidth = (width: unknown): boolean => typeof width === "number" && width > 0 && width <= mostWide;
   return (
     isWidth(box) &&
     isTexts(paths) &&

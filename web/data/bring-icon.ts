@@ -1,4 +1,4 @@
-import { type Edit, equal, type Frame, iconNameFrom, type OwnIcon } from "../../core/index.js";
+import { type Edit, equal, type Frame, iconNameFrom, type OwnIcon, textFaults } from "../../core/index.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
 
@@ -12,7 +12,7 @@ export interface BroughtIcon {
 }
 
 /** The names of the icons that come with the tool. */
-export const packageIcons = (): Promise<string[]> => request<string[]>("/icons/names");
+const packageIcons = (): Promise<string[]> => request<string[]>("/icons/names");
 
 const refused = (detail: string): ProblemError => new ProblemError(422, "That cannot be an icon", detail);
 
@@ -26,6 +26,7 @@ export const bringIcon = async (file: File, frameNow: () => Frame): Promise<Brou
   if (file.size > mostBytes)
     throw refused(`It has ${Math.round(file.size / 1000)} kB: an icon is small, ${mostBytes / 1000} kB at most.`);
   const svg = await file.text();
+  if (textFaults(svg).length > 0) throw refused(`${file.name} holds what no text can: it is no SVG drawing.`);
   const [icon, names] = await Promise.all([
     request<OwnIcon>("/api/icons", { method: "POST", body: { svg } }),
     packageIcons(),

@@ -120,21 +120,30 @@ function Grid({ value, onPick, onBring }: GridProps) {
   const { text, type, found, count, takeFirst } = useFound(onPick);
   return (
     <>
-      <input
-        autoFocus
-        aria-label="Find an icon by its name"
-        placeholder={`Find among ${count} icons`}
-        className="mb-2 h-7 w-full rounded-sm border border-field bg-plate-1 px-1.5"
-        value={text}
-        onChange={(event) => type(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key !== "Enter") return;
-          // what gets the focus is not pressed by the same Enter
-          event.preventDefault();
-          // nothing is taken that nobody asked for
-          if (text.trim() !== "") takeFirst();
-        }}
-      />
+      {/* beside the field: one key away, and not behind all icons */}
+      <div className="mb-2 flex gap-2">
+        <input
+          autoFocus
+          aria-label="Find an icon by its name"
+          placeholder={`Find among ${count} icons`}
+          className="h-7 min-w-0 grow rounded-sm border border-field bg-plate-1 px-1.5"
+          value={text}
+          onChange={(event) => type(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== "Enter") return;
+            // what gets the focus is not pressed by the same Enter
+            event.preventDefault();
+            // nothing is taken that nobody asked for
+            if (text.trim() !== "") takeFirst();
+          }}
+        />
+        <ChooseFile
+          label="An SVG drawing as an icon"
+          says="Bring in an SVG"
+          accept=".svg,image/svg+xml"
+          onFile={onBring}
+        />
+      </div>
       <ul className="grid max-h-56 grid-cols-6 gap-0.5 overflow-y-auto">
         <li>
           <button
@@ -159,19 +168,11 @@ function Grid({ value, onPick, onBring }: GridProps) {
           </li>
         ))}
       </ul>
-      <div className="mt-1.5 flex items-center gap-2 text-[12px] text-ink-2">
-        <p className="grow">
-          {found.length === 0
-            ? "No icon is called that."
-            : "The outline for a tab at rest, the filled one for the chosen tab."}
-        </p>
-        <ChooseFile
-          label="An SVG drawing as an icon"
-          says="Bring in an SVG"
-          accept=".svg,image/svg+xml"
-          onFile={onBring}
-        />
-      </div>
+      <p className="mt-1.5 text-[12px] text-ink-2">
+        {found.length === 0
+          ? "No icon is called that."
+          : "The outline for a tab at rest, the filled one for the chosen tab."}
+      </p>
     </>
   );
 }

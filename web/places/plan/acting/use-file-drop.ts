@@ -1,9 +1,8 @@
 import { type DragEvent, useMemo, useRef } from "react";
 import { nodeAt, plainName, together, variedEdit } from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
-import { bringIcon } from "../../../data/bring-icon.js";
+import { useBringIcon } from "../../../app/own-icons.js";
 import { External } from "../../../data/external.js";
-import { ProblemError } from "../../../data/problem.js";
 import { type Point, type Rect, type Under, within } from "../drawing/under.js";
 import type { Stage } from "../drawing/use-stage.js";
 import type { Planned } from "./edits.js";
@@ -28,6 +27,7 @@ const holdsFile = ({ dataTransfer }: DragEvent): boolean => [...dataTransfer.typ
 /** Files dropped on the plan: a drawing that falls on a tab becomes its icon. */
 export const useFileDrop = ({ stage, make }: Options) => {
   const { editing } = useOpenFrame();
+  const bring = useBringIcon();
   const filing = useMemo<Filing>(() => new External<{ file: FileDrop | null }>({ file: null }), []);
   const latest = useRef({ stage, make });
   latest.current = { stage, make };
@@ -42,21 +42,17 @@ export const useFileDrop = ({ stage, make }: Options) => {
   };
 
   const take = async (file: File, { id, parent }: Under): Promise<void> => {
-    try {
-      const { name, edit } = await bringIcon(file, () => editing.get().frame);
-      const { frame } = editing.get();
-      // it was taken out while the drawing was read
-      if (!Object.hasOwn(frame.nodes, id)) return;
-      const set = variedEdit(id, "tab.icon", undefined, name);
-      latest.current.make({
-        edit: together(edit ? [edit, set] : [set]),
-        label: `Icon ${name} on ${plainName(frame, id)}`,
-        choose: { id, parent },
-      });
-    } catch (error) {
-      if (!(error instanceof ProblemError)) throw error;
-      editing.say("fault", error.message);
-    }
+    const brought = await bring(file);
+    const { frame } = editing.get();
+    // it may have been taken out while the drawing was read
+    if (!brought || !Object.hasOwn(frame.nodes, id)) return;
+    const { name, edit } = brought;
+    const set = variedEdit(id, "tab.icon", undefined, name);
+    latest.current.make({
+      edit: together(edit ? [edit, set] : [set]),
+      label: `Icon ${name} on ${plainName(frame, id)}`,
+      choose: { id, parent },
+    });
   };
 
   return {

@@ -1,5 +1,5 @@
 import type { PanelProps } from "../panels/panel-props.js";
-import { type LazyExoticComponent, type ReactNode, Suspense, useState } from "react";
+import { type ReactNode, Suspense, useState } from "react";
 import { useBenchShape, useIsBeside } from "./bench-shape.js";
 import type { Frame, View } from "../../../../core/index.js";
 import { useOpenFrame, useSelection } from "../../../app/open-frame.js";
@@ -24,7 +24,7 @@ const TakingOutDialog = later(() => import("../panels/taking-out.js"));
 const AddPicker = later(() => import("../panels/add-picker.js"));
 const ChangeMenu = later(() => import("../panels/change-menu.js"));
 
-const panels: Record<Panel, LazyExoticComponent<(props: PanelProps) => ReactNode>> = {
+const panels: Record<Panel, (props: PanelProps) => ReactNode> = {
   theme: later(() => import("../panels/theme-groups.js")),
   devices: later(() => import("../panels/device-groups.js")),
   list: later(() => import("../panels/list-panel.js")),

@@ -1,8 +1,7 @@
 import { useMemo } from "react";
 import { cameTo, type Frame, type Id, isAttached, plainName, type View } from "../../../../core/index.js";
 import { useDark } from "../../../app/theme.js";
-import { drawPicture } from "../../../device/drawn-picture.js";
-import { PictureOf } from "../../../device/picture.js";
+import { Picture } from "../../../device/picture.js";
 import { useSize } from "../../../parts/use-size.js";
 
 /** How wide it is for an upright view and for a wide one, px. */
@@ -28,19 +27,15 @@ export function ChosenPicture({ frame, view, id }: ChosenPictureProps) {
   const state = useMemo(() => (isAttached(frame, id) ? cameTo(frame, view, id) : null), [frame, view, id]);
   const inner = width - 2 * around;
   const height = Math.min((room?.height ?? 0) - 2 * around, Math.round((inner * view.height) / view.width));
-  const picture = useMemo(
-    () => (state && height >= least ? drawPicture({ frame, state, view, dark, width: inner, height }) : null),
-    [frame, state, view, dark, inner, height],
-  );
   return (
     <div ref={measured} className="min-h-0 shrink-0" style={{ width }}>
-      {picture && (
+      {state && height >= least && (
         <figure
           aria-label={`${plainName(frame, id)} as one comes to it`}
           className="overflow-hidden rounded-sm border border-ink"
           style={{ margin: around - 1, height: height + 2 }}
         >
-          <PictureOf picture={picture} />
+          <Picture {...{ frame, state, view, dark, height }} width={inner} />
         </figure>
       )}
     </div>

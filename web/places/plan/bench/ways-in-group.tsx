@@ -120,7 +120,7 @@ function LostLine({ isLost }: { isLost: boolean }) {
     });
   };
   return (
-    <div className="pb-1">
+    <div className="py-1">
       <Check checked={isLost} onChange={(is) => put(is ? id : undefined)}>
         Shown for links that lead nowhere
       </Check>
@@ -138,7 +138,6 @@ export function WaysInGroup() {
   return (
     <>
       <StandsIn />
-      {kind === "screen" && <LostLine isLost={isLost} />}
       {looks.length === 0 && !stands && !isLost && (
         <p className="text-ink-2">No action and no row opens it. It shows when its container starts with it.</p>
       )}
@@ -162,6 +161,7 @@ export function WaysInGroup() {
           />
         ))}
       </ol>
+      {kind === "screen" && <LostLine isLost={isLost} />}
       {kind === "screen" && <WantsLine />}
     </>
   );
