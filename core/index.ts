@@ -24,7 +24,6 @@ export {
   isLeftUnasked,
   leadElsewhere,
   settingDeed,
-  waysGoneWith,
 } from "./change/index.js";
 export {
   applyEach,
@@ -75,6 +74,7 @@ export {
   throughAll,
   type Way,
   type WayInLook,
+  waysGoneWith,
   waysIn,
   waysOut,
 } from "./explore/index.js";

@@ -74,3 +74,43 @@ test("what comes late takes the focus from nobody", async () => {
   await me.type("ks");
   expect(await me.page.evaluate(() => (document.activeElement as HTMLInputElement).value)).toBe("Walks");
 });
+
+/** Where everything on the plan is. */
+const places = () =>
+  me.page.$$eval("[data-node]", (all) =>
+    all.map((each) => {
+      const { x, y, width, height } = each.getBoundingClientRect();
+      return [each.getAttribute("data-node"), x, y, width, height].join(" ");
+    }),
+  );
+
+test("the plan is worked while the companion is still being loaded, and is not moved by it", async () => {
+  const free = await holdBack("companion");
+  const id = await shelve(world, demo("allotment"));
+  await me.go(`/f/${id}/plan`);
+  await me.click(node("plot"));
+  await me.keys("n");
+  await hasFocus('[data-node] [aria-label="Title"]');
+  await me.type("Late");
+  await me.keys("Enter");
+  await me.saved();
+  expect(await me.count("[data-device]")).toBe(0);
+  const before = await places();
+  await free();
+  await me.see("[data-device] [data-screen]");
+  expect(await places()).toEqual(before);
+});
+
+test("a drop waits for what works out where it goes", async () => {
+  const free = await holdBack("drop");
+  const id = await shelve(world, demo("allotment"));
+  await open(me, id);
+  const from = await (await me.see(node("plot"))).boundingBox();
+  const to = await (await me.see(node("tasks"))).boundingBox();
+  await me.page.mouse.move(from!.x + 40, from!.y + 6);
+  await me.page.mouse.down();
+  await me.page.mouse.move(to!.x + 40, to!.y + to!.height - 4, { steps: 4 });
+  await me.page.mouse.up();
+  await free();
+  await me.see(node("plot", "tasksTab"));
+});

@@ -5,7 +5,8 @@ import { plainFrame } from "../frame/write.js";
 import { waysOut } from "../explore/ways.js";
 import { anyFrame } from "../testing/arbitrary.js";
 import { frameOf, opening, screen, stack } from "../testing/frames.js";
-import { leadElsewhere, waysGoneWith } from "./lead-elsewhere.js";
+import { waysGoneWith } from "../explore/ways-gone.js";
+import { leadElsewhere } from "./lead-elsewhere.js";
 
 const trips = (): Frame =>
   plainFrame(

@@ -1,6 +1,5 @@
 import type { Edit } from "../edit/edit.js";
-import { type Way, waysIn } from "../explore/ways.js";
-import { subtreeOf } from "../frame/frame-index.js";
+import { goneWith, waysGoneWith } from "../explore/ways-gone.js";
 import { equal } from "../frame/equal.js";
 import { compact, keysOf } from "../frame/keys.js";
 import { nodeAt } from "../frame/nodes.js";
@@ -8,16 +7,6 @@ import type { Action, Do, Id } from "../frame/parts.js";
 import { patternOf } from "../frame/pattern.js";
 import type { Frame, Node, ScreenNode } from "../frame/types.js";
 import { actionTo } from "../outline/ways.js";
-
-/** All that goes when these are taken out of a frame. */
-const goneWith = (frame: Frame, ids: readonly Id[]): ReadonlySet<Id> =>
-  new Set(ids.flatMap((id) => subtreeOf(frame, id)));
-
-/** The ways that go when these nodes are taken out: those that lead there from what stays. */
-export const waysGoneWith = (frame: Frame, ids: readonly Id[]): Way[] => {
-  const gone = goneWith(frame, ids);
-  return [...gone].flatMap((id) => waysIn(frame, id).filter(({ from }) => !gone.has(from)));
-};
 
 /** Where ways that would go lead instead. */
 interface Led {

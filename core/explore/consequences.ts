@@ -1,12 +1,14 @@
 import { equal } from "../frame/equal.js";
 import type { Fault } from "../frame/fault.js";
+import { childrenOf } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { Id, Opens } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
 import { needsAbove, type Unmet } from "../frame/needs.js";
 import { type LadderPath, pathOf, samePath } from "../observe/ladder.js";
-import { screensUnder, takeWay, type Way, waysIn, waysOut } from "./ways.js";
+import { takeWay } from "./taken.js";
+import { type Way, waysIn, waysOut } from "./ways.js";
 
 /** What a change does to one node, as a person would see it. */
 export interface Consequences {
@@ -47,6 +49,19 @@ export const sameBack = (a: LadderPath | null, b: LadderPath | null): boolean =>
 
 const sameLook = (a: Look, b: Look): boolean =>
   a.bars === b.bars && a.header === b.header && a.tab === b.tab && a.overlay === b.overlay && sameBack(a.back, b.back);
+
+/** The screens at or below a node, each once. */
+const screensUnder = (frame: FixedFrame, id: Id): Id[] => {
+  const found = new Set<Id>();
+  const walk = (at: Id): void => {
+    const node = frame.nodes[at];
+    if (!node || found.has(at)) return;
+    if (node.kind === "screen") found.add(at);
+    else for (const child of childrenOf(node)) walk(child);
+  };
+  walk(id);
+  return [...found];
+};
 
 const needsBetween = (before: FixedFrame, after: FixedFrame, id: Id): Consequences["needs"] => {
   const needsIn = (frame: FixedFrame) => (frame.nodes[id] ? needsAbove(frame, id) : []);

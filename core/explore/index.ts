@@ -2,4 +2,6 @@ export { type Consequences, consequencesOf } from "./consequences.js";
 export { linkOutcome } from "./outcome.js";
 export { routeTo, throughAll } from "./route.js";
 export { landed, openedAt, reachableWith } from "./standpoint.js";
-export { cameTo, canExplore, exploredOf, looksOf, type Way, type WayInLook, waysIn, waysOut } from "./ways.js";
+export { cameTo, canExplore, exploredOf, looksOf, type WayInLook } from "./taken.js";
+export { waysGoneWith } from "./ways-gone.js";
+export { type Way, waysIn, waysOut } from "./ways.js";

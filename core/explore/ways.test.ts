@@ -12,7 +12,8 @@ import { explain, explainEdit } from "../observe/explain.js";
 import { refit } from "../navigate/refit.js";
 import { routeTo } from "./route.js";
 import { step } from "../navigate/step.js";
-import { looksOf, waysIn, waysOut } from "./ways.js";
+import { looksOf } from "./taken.js";
+import { waysIn, waysOut } from "./ways.js";
 import type { NavigationEvent } from "../navigate/event.js";
 
 const frame = tabbed();

@@ -4,7 +4,7 @@ import { faultsOf } from "../faults/faults.js";
 import { eachLead } from "../frame/references.js";
 import type { Frame, HubNode, PairNode, ScreenNode, StackNode } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
-import { exploredOf } from "../explore/ways.js";
+import { exploredOf } from "../explore/taken.js";
 import { viewOf } from "../frame/view.js";
 import { anyFrame } from "../testing/arbitrary.js";
 import { tabbed } from "../testing/frames.js";

@@ -5,7 +5,7 @@ import { topOf } from "../navigate/focus.js";
 import { step } from "../navigate/step.js";
 import { ladderOf, pathOf } from "../observe/ladder.js";
 import { anyFrame } from "../testing/arbitrary.js";
-import { exploredOf } from "../explore/ways.js";
+import { exploredOf } from "../explore/taken.js";
 import { routesBetween } from "./routes.js";
 
 const anyTwo = () =>

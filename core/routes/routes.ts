@@ -8,7 +8,7 @@ import { type LadderPath, ladderOf, pathOf } from "../observe/ladder.js";
 import { lensOf } from "../frame/look.js";
 import type { State } from "../navigate/state.js";
 import type { Step } from "../navigate/step.js";
-import { cameTo } from "../explore/ways.js";
+import { cameTo } from "../explore/taken.js";
 
 /** One step of a route: what a person does, and the screen it brings. */
 export interface RouteStep {

@@ -2,7 +2,7 @@ import { lensOf } from "../frame/look.js";
 import type { Face } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import type { TakenWay } from "../explore/ways.js";
+import type { TakenWay } from "../explore/taken.js";
 import { isBarInSight, sightOf } from "../navigate/sight.js";
 import { losesBar } from "./words.js";
 

@@ -1,7 +1,8 @@
 import { isAttached } from "../frame/frame-index.js";
 import type { Frame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { takeWay, type Way } from "../explore/ways.js";
+import { takeWay } from "../explore/taken.js";
+import type { Way } from "../explore/ways.js";
 import { barBecomes, type BarBecomes } from "./bar-says.js";
 import { opensWords } from "./words.js";
 

@@ -1,7 +1,7 @@
 import { faultsOf } from "../faults/faults.js";
 import { plainFrame } from "../frame/write.js";
 import { viewOf } from "../frame/view.js";
-import { exploredOf } from "../explore/ways.js";
+import { exploredOf } from "../explore/taken.js";
 import { runIn, tap } from "../testing/frames.js";
 import { startingShapes } from "./starts.js";
 

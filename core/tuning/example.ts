@@ -1,7 +1,8 @@
 import { lensOf } from "../frame/look.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { cameTo, canExplore, exploredOf, takeWay, waysIn } from "../explore/ways.js";
+import { cameTo, canExplore, exploredOf, takeWay } from "../explore/taken.js";
+import { waysIn } from "../explore/ways.js";
 import type { Move } from "../navigate/event.js";
 import { movesBetween } from "../navigate/moves.js";
 import type { State } from "../navigate/state.js";

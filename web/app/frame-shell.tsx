@@ -1,12 +1,13 @@
 import { type ReactNode, Suspense, useEffect, useMemo, useState } from "react";
 import { Link, Navigate, useParams } from "react-router";
-import { Companion } from "../companion/companion.js";
+import { CompanionRoom } from "../companion/companion-room.js";
 import { ProblemError } from "../data/problem.js";
 import { request } from "../data/request.js";
 import { OpenFrame } from "../data/open-frame.js";
 import { framePath, type HeadAnswer } from "../data/frame-path.js";
 import { Button } from "../parts/button.js";
-import { later, loadAhead } from "../parts/later.js";
+import { beside, later } from "../parts/later.js";
+import { loadAhead } from "../parts/loadable.js";
 import { Part } from "../parts/part.js";
 import { RefusalsProvider } from "../parts/refusals.js";
 import { Plan } from "../places/plan/plan.js";
@@ -30,6 +31,9 @@ export function FrameShell() {
   const [problem, setProblem] = useState<ProblemError | null>(null);
   const [tries, setTries] = useState(0);
 
+  useEffect(() => {
+    if (!isNarrow()) companion.begin();
+  }, []);
   useEffect(() => {
     let gone = false;
     let again: ReturnType<typeof setTimeout> | undefined;
@@ -87,6 +91,12 @@ export function FrameShell() {
 /** What is loaded when it is first wanted is loaded ahead once the page has been still for so long, ms: the server may go away. */
 const ahead = 4000;
 
+/** The plan does not wait for the device beside it. */
+const companion = beside(() => import("../companion/companion.js"), CompanionRoom);
+
+/** Where there is no room for it the companion is folded at first. */
+const isNarrow = () => innerWidth < 900;
+
 const Links = later(() => import("../places/links/links.js"));
 
 const Sizes = later(() => import("../places/sizes/sizes.js"));
@@ -109,7 +119,7 @@ function Workplace() {
     return () => clearTimeout(timer);
   }, []);
   const [isFolded, setFolded] = useState<Readonly<Record<"beside" | "own", boolean>>>(() => ({
-    beside: innerWidth < 900,
+    beside: isNarrow(),
     own: true,
   }));
   useViewInAddress();
@@ -150,7 +160,7 @@ function Workplace() {
           </div>
         ) : (
           <Part name="The companion" of={frame} className="w-80 shrink-0 border-l border-ink">
-            <Companion isFull={isFull} onFull={setFull} onFold={() => fold(true)} />
+            <companion.Part isFull={isFull} onFull={setFull} onFold={() => fold(true)} />
           </Part>
         )}
       </div>

@@ -5,7 +5,8 @@ import type { DeviceStep } from "../data/device.js";
 import { Button } from "../parts/button.js";
 import { type Size, useSize } from "../parts/use-size.js";
 import { CompanionEdge } from "./companion-edge.js";
-import { type CompanionWidths, mostInWindow, shapeOf, useCompanionWidth } from "./companion-size.js";
+import { type CompanionWidths, mostInWindow, useCompanionWidth } from "./companion-size.js";
+import { type CompanionProps, useShape } from "./companion-room.js";
 import { AddressLine } from "./address-line.js";
 import { DeviceFigure, type Ghost } from "./device-figure.js";
 import { FactSwitches } from "./fact-switches.js";
@@ -47,12 +48,6 @@ const layouts: Readonly<Record<Layout, string>> = {
     "grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_auto_minmax(60px,1fr)] [grid-template-areas:'head'_'device'_'ladder'_'why']",
 };
 
-export interface CompanionProps {
-  isFull: boolean;
-  onFull: (isFull: boolean) => void;
-  onFold: () => void;
-}
-
 /** The ladder from where the device is, which of its rungs is looked at, and going up to one. */
 const useLadder = (frame: Frame, view: View, state: State) => {
   const { live } = useOpenFrame();
@@ -72,14 +67,13 @@ const useLadder = (frame: Frame, view: View, state: State) => {
 };
 
 /** The live device, what Back will do from where it is, and why the last thing happened. */
-export function Companion({ isFull, onFull, onFold }: CompanionProps) {
+export default function Companion({ isFull, onFull, onFold }: CompanionProps) {
   const { live } = useOpenFrame();
   const frame = useEditing((edited) => edited.frame);
   const { view, at, reasons, steps } = useLive((now) => now.device);
   const { state } = at;
-  const all = useLive((now) => now.sideBySide) && targetsOf(frame).length > 1;
+  const { all, shape } = useShape();
   const [whole, size] = useSize();
-  const shape = shapeOf(view, all);
   const edge = useCompanionWidth(shape);
   const layout = layoutOf(shape, edge.width, isFull);
   const { ladder, ghost, ...climbing } = useLadder(frame, view, state);

@@ -1,11 +1,11 @@
 import { useSyncExternalStore } from "react";
 import { type Frame, plainName } from "../../../../core/index.js";
 import { DragChip } from "./drag-chip.js";
-import { sayDrop } from "./drop.js";
 import type { Rect } from "../drawing/under.js";
 import type { Drag, Dragging } from "./use-drag.js";
 import type { Filing } from "./use-file-drop.js";
-import { type Pull, pullTitle, type Pulling } from "./use-pull.js";
+import type { Pull } from "./pull-look.js";
+import { pullTitle, type Pulling } from "./use-pull.js";
 
 export interface DragLayerProps {
   frame: Frame;
@@ -55,7 +55,7 @@ function Dragged({ frame, drag, room }: DraggedProps) {
         y={drag.y}
         title={plainName(frame, drag.chosen.id)}
         left={drag.x > room()}
-        says={sayDrop(frame, drag.place, drag.look)}
+        says={drag.says}
         refused={refused}
       />
     </>

@@ -2,9 +2,12 @@ import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
 import type { Frame, View } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { External } from "../../../data/external.js";
-import { followPointer } from "../../../parts/follow-pointer.js";
-import { type DropLook, type DropPlace, lookAtDrop, placeAt } from "./drop.js";
+import { followWith } from "../../../parts/follow-pointer.js";
+import { loadable } from "../../../parts/loadable.js";
+import type { DropLook, DropPlace } from "./drop.js";
 import type { Stage } from "../drawing/use-stage.js";
+
+const drops = loadable(() => import("./drop.js"));
 
 /** Something on its way to another plate. */
 export interface Drag {
@@ -14,6 +17,8 @@ export interface Drag {
   y: number;
   place: DropPlace;
   look: DropLook;
+  /** What the drop would do, in words. */
+  says: readonly string[];
 }
 
 interface Options {
@@ -40,16 +45,18 @@ export const useDrag = (options: Options) => {
     const { layout } = stage;
     if (event.button !== 0 || !layout || chosen.id === frame.root) return;
     const from = { x: event.clientX, y: event.clientY };
-    const move = (moved: PointerEvent) => {
+    const move = (moved: PointerEvent, { placeAt, lookAtDrop, sayDrop }: Awaited<ReturnType<typeof drops.load>>) => {
       const far = Math.hypot(moved.clientX - from.x, moved.clientY - from.y) > threshold;
       const point = stage.pointOf(moved);
       if ((!far && !dragging.get().drag) || !point) return;
       const place = placeAt(frame, layout, chosen.id, point);
       const before = dragging.get().drag;
-      const same = before && before.place.to === place.to && before.place.after === place.after;
-      show({ chosen, ...point, place, look: same ? before.look : lookAtDrop(frame, view, chosen, place) });
+      if (before && before.place.to === place.to && before.place.after === place.after)
+        return show({ ...before, ...point, place });
+      const look = lookAtDrop(frame, view, chosen, place);
+      show({ chosen, ...point, place, look, says: sayDrop(frame, place, look) });
     };
-    followPointer(move, (isLetGo) => {
+    followWith(drops, move, (isLetGo) => {
       const dropped = dragging.get().drag;
       show(null);
       if (dropped && isLetGo && dropped.look.consequences.faults.length === 0) latest.current.onDrop(dropped.look);

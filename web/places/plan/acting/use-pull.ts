@@ -1,32 +1,14 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
-import {
-  applySoundly,
-  type Frame,
-  type Id,
-  plainName,
-  type PlanLayout,
-  type View,
-  waySays,
-  waysOut,
-  firstOf,
-  nodeAt,
-} from "../../../../core/index.js";
+import { type Frame, type Id, plainName, type View } from "../../../../core/index.js";
 import { External } from "../../../data/external.js";
-import { followPointer } from "../../../parts/follow-pointer.js";
-import { addWay, type Planned } from "./edits.js";
-import { type Point, smallestUnder } from "../drawing/under.js";
+import { followWith } from "../../../parts/follow-pointer.js";
+import { loadable } from "../../../parts/loadable.js";
+import type { Planned } from "./edits.js";
+import type { Point } from "../drawing/under.js";
+import type { Pull } from "./pull-look.js";
 import type { Stage } from "../drawing/use-stage.js";
 
-/** A new way on its way from a node to where it should lead. */
-export interface Pull {
-  from: Id;
-  start: Point;
-  at: Point;
-  target: { id: Id; x: number; y: number; width: number; height: number } | null;
-  planned: Planned | null;
-  says: string[];
-  refused: boolean;
-}
+const looks = loadable(() => import("./pull-look.js"));
 
 interface Options {
   frame: Frame;
@@ -34,23 +16,6 @@ interface Options {
   stage: Stage;
   onDrop: (planned: Planned) => void;
 }
-
-/** The smallest thing under a point that a way can lead to. */
-const targetAt = (frame: Frame, layout: PlanLayout, point: Point): Pull["target"] => {
-  const found = smallestUnder(layout, point);
-  return found && found.id !== frame.root ? found : null;
-};
-
-/** What a new way to the target would come to: the edit, and what taking it does. */
-const lookAt = (frame: Frame, view: View, from: Id, to: Id): Pick<Pull, "planned" | "says" | "refused"> => {
-  if (to === from) return { planned: null, says: ["a way from a screen to itself changes nothing"], refused: true };
-  const planned = addWay(frame, from, to);
-  const result = applySoundly(frame, planned.edit);
-  if (!result.ok)
-    return { planned: null, says: [firstOf(result.faults).received, firstOf(result.faults).remedy], refused: true };
-  const way = waysOut(from, nodeAt(result.frame, from)).findLast((each) => each.to === to);
-  return { planned, says: way ? [waySays(result.frame, view, way)] : [], refused: false };
-};
 
 /** What is pulled; outside React, as what is dragged is. */
 export type Pulling = External<{ pull: Pull | null }>;
@@ -68,20 +33,20 @@ export const usePull = (options: Options) => {
     if (event.button !== 0 || !layout) return;
     event.preventDefault();
     event.stopPropagation();
-    const move = (moved: PointerEvent) => {
+    const move = (moved: PointerEvent, { pullTarget, lookAtPull }: Awaited<ReturnType<typeof looks.load>>) => {
       const at = stage.pointOf(moved);
       if (!at) return;
-      const target = targetAt(frame, layout, at);
+      const target = pullTarget(frame, layout, at);
       const before = pulling.get().pull;
       const same = before !== null && before.target?.id === target?.id;
       const look = same
         ? before
         : target
-          ? lookAt(frame, view, from, target.id)
+          ? lookAtPull(frame, view, from, target.id)
           : { planned: null, says: ["pull it onto a card, a tab or a plate"], refused: false };
       show({ from, start, at, target, planned: look.planned, says: look.says, refused: look.refused });
     };
-    followPointer(move, (isLetGo) => {
+    followWith(looks, move, (isLetGo) => {
       const pulled = pulling.get().pull;
       show(null);
       if (isLetGo && pulled?.planned) latest.current.onDrop(pulled.planned);

@@ -1,13 +1,5 @@
 import { useState } from "react";
-import {
-  type Frame,
-  type Id,
-  leadElsewhere,
-  placesOf,
-  plainName,
-  together,
-  waysGoneWith,
-} from "../../../../core/index.js";
+import { type Edit, type Frame, type Id, placesOf, plainName, together, waysGoneWith } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import { type Planned, takeOutAll } from "./edits.js";
 
@@ -16,8 +8,8 @@ export interface TakingOut {
   parts: readonly Chosen[] | null;
   /** Takes out what nothing leads to at once; of all else it is asked first. */
   ask: (parts: readonly Chosen[]) => void;
-  /** Takes it out with the ways that lead there; or leads them to another node before. */
-  take: (to: Id | null) => void;
+  /** Takes it out with the ways that lead there; or, by some edits, leads them to another node before. */
+  take: (led?: { to: Id; by: readonly Edit[] }) => void;
   leave: () => void;
 }
 
@@ -33,13 +25,12 @@ export const useTakingOut = (frame: Frame, make: (planned: Planned | null) => bo
       if (waysGoneWith(frame, goneOf(frame, next)).length > 0) setParts(next);
       else make(takeOutAll(frame, next));
     },
-    take: (to) => {
+    take: (led) => {
       if (!parts) return;
       const planned = takeOutAll(frame, parts);
-      const led = to === null ? [] : leadElsewhere(frame, goneOf(frame, parts), to);
-      const label = to === null ? planned.label : `${planned.label}; what led there leads to ${plainName(frame, to)}`;
+      const label = led ? `${planned.label}; what led there leads to ${plainName(frame, led.to)}` : planned.label;
       setParts(null);
-      make({ ...planned, edit: together([...led, planned.edit]), label });
+      make({ ...planned, edit: together([...(led?.by ?? []), planned.edit]), label });
     },
     leave: () => setParts(null),
   };

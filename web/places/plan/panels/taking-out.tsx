@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { type Frame, plainName, subtreeOf, type Way, waysGoneWith } from "../../../../core/index.js";
+import { type Frame, leadElsewhere, plainName, subtreeOf, type Way, waysGoneWith } from "../../../../core/index.js";
 import { Button } from "../../../parts/button.js";
 import { PanelDialog } from "../../../parts/panel-dialog.js";
 import { Picker } from "../../../parts/picker.js";
@@ -37,7 +37,7 @@ export default function TakingOut({ frame, taking }: { frame: Frame; taking: Tak
         {ways.length > most && <li className="text-ink-2">and {ways.length - most} more</li>}
       </ul>
       <div className="flex flex-wrap items-center gap-3">
-        <Button autoFocus tone="strong" onClick={() => taking.take(null)}>
+        <Button autoFocus tone="strong" onClick={() => taking.take()}>
           Delete, and {ways.length === 1 ? "that way" : "those ways"} with it
         </Button>
         <span className="flex min-w-72 flex-1 items-center gap-2">
@@ -46,7 +46,7 @@ export default function TakingOut({ frame, taking }: { frame: Frame; taking: Tak
             label="Where these ways lead instead"
             placeholder="another screen, by its name"
             options={others}
-            onPick={taking.take}
+            onPick={(to) => taking.take({ to, by: leadElsewhere(frame, ids, to) })}
             side="bottom"
           />
         </span>
