@@ -131,6 +131,12 @@ const applyOne = (frame: Frame, edit: Edit, options: ApplyOptions): EditResult =
  */
 export const applyEdit = (frame: Frame, edit: Edit, forms?: Forms): EditResult => applyOne(frame, edit, { forms });
 
+/** The last that was applied soundly: what is looked at before it is made is made without being worked out once more. */
+let last: { frame: Frame; edit: Edit; forms: Forms | undefined; result: EditResult } | null = null;
+
 /** Applies an edit and answers it only if the frame is sound after it; else the faults it would bring. */
-export const applySoundly = (frame: Frame, edit: Edit, forms?: Forms): EditResult =>
-  applyOne(frame, edit, { forms, sound: true });
+export const applySoundly = (frame: Frame, edit: Edit, forms?: Forms): EditResult => {
+  if (last?.frame !== frame || last.edit !== edit || last.forms !== forms)
+    last = { frame, edit, forms, result: applyOne(frame, edit, { forms, sound: true }) };
+  return last.result;
+};

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef } from "react";
 import { useLocation, useNavigationType, useSearchParams } from "react-router";
 import type { Id } from "../../core/index.js";
+import { oncePainted } from "../data/once-painted.js";
 import type { ChooseMore, Chosen } from "../data/selection.js";
 import { useWriteAddress } from "./address.js";
 import { useOpenFrame, useSelection } from "./open-frame.js";
@@ -25,9 +26,8 @@ export const useChosen = (): [Chosen | null, Choose] => {
   return [chosen, choose];
 };
 
-/** Writing an address takes a browser longer than a person should wait for a key: it comes once the choice is painted, ms. */
+/** Writing an address takes a browser longer than a person should wait for a key: it comes so long after the choice is painted, ms. */
 const after = 40;
-
 /** Keeps the choice and the page's address the same: what is chosen is written there, and where Back leads to is chosen. */
 export const useChosenInAddress = (): void => {
   const opened = useOpenFrame();
@@ -62,7 +62,7 @@ export const useChosenInAddress = (): void => {
   useEffect(() => {
     // until the address was read there is nothing to write: the choice comes from there
     if (known.current === null || own === known.current) return;
-    const timer = setTimeout(() => {
+    return oncePainted(() => {
       const { chosen: now, isStep } = opened.selection.get();
       write(
         (next) => {
@@ -79,6 +79,5 @@ export const useChosenInAddress = (): void => {
         { replace: !isStep },
       );
     }, after);
-    return () => clearTimeout(timer);
   }, [opened, own, write]);
 };

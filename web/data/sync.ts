@@ -14,6 +14,7 @@ import {
 import type { Aside } from "./aside.js";
 import { together } from "./external.js";
 import type { FileState } from "./file.js";
+import { oncePainted } from "./once-painted.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
 import { framePath, type HeadAnswer } from "./frame-path.js";
@@ -113,6 +114,7 @@ export class Sync {
   private retry: ReturnType<typeof setTimeout> | undefined;
   private live: EventSource | null = null;
   private closed = false;
+  private isSentSoon = false;
   private readonly waiting: Waiting;
   /** Keys of edits that the server had when the frame was read. */
   private readonly arrived: ReadonlySet<string>;
@@ -159,10 +161,15 @@ export class Sync {
     };
   }
 
-  /** Sends an edit that was made here, as soon as that goes. */
+  /** Sends an edit that was made here, as soon as what it changed is painted. */
   push(queued: Queued): void {
     this.queued([...this.queue, queued]);
-    void this.flush();
+    if (this.isSentSoon) return;
+    this.isSentSoon = true;
+    oncePainted(() => {
+      this.isSentSoon = false;
+      void this.flush();
+    });
   }
 
   private stand(state: SyncState): void {

@@ -1,5 +1,6 @@
 import { type Edit, type Frame, upgradeWaiting } from "../../core/index.js";
 import { newKey } from "./key.js";
+import { oncePainted } from "./once-painted.js";
 import { hasShape, keepStored, readEdits, readStored, storedKeys } from "./storage.js";
 
 /** An edit that waits to be sent. */
@@ -28,7 +29,7 @@ const prefixOf = (frame: string): string => `handy-frame:queue:${frame}:`;
 export class Waiting {
   private readonly key: string;
   private latest: readonly Queued[] = [];
-  private timer: ReturnType<typeof setTimeout> | undefined;
+  private callOff: (() => void) | undefined;
   private release: (() => void) | undefined;
 
   constructor(private readonly frame: string) {
@@ -49,13 +50,13 @@ export class Waiting {
   /** Keeps the queue as soon as what it changed is painted: writing much takes longer than a person should wait. */
   keep(queue: readonly Queued[]): void {
     this.latest = queue;
-    this.timer ??= setTimeout(() => this.write());
+    this.callOff ??= oncePainted(() => this.write());
   }
 
   /** Keeps it now, as when the page is left. */
   write(): void {
-    clearTimeout(this.timer);
-    this.timer = undefined;
+    this.callOff?.();
+    this.callOff = undefined;
     keepStored("local", this.key, this.latest.length ? this.latest : null);
   }
 

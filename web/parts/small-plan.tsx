@@ -9,13 +9,37 @@ export interface SmallPlanProps {
   fresh?: Frame;
 }
 
-const most = 600;
+type Spot = Pick<PlanLayout["cards"][number], "x" | "y" | "width" | "height">;
+
+const corner = 5;
+
+/** The outlines of boxes that look alike: one thing to draw, however many there are. */
+const outlineOf = (boxes: readonly Spot[], round = corner): string =>
+  boxes
+    .map(({ x, y, width, height }) => {
+      const [across, down] = [width - 2 * round, height - 2 * round];
+      const turn = (right: number, below: number) => `a${round} ${round} 0 0 1 ${right * round} ${below * round}`;
+      return `M${x + round} ${y}h${across}${turn(1, 1)}v${down}${turn(-1, 1)}h${-across}${turn(-1, -1)}v${-down}${turn(1, -1)}z`;
+    })
+    .join("");
+
+/** Lines where a screen's content is. */
+const linesOf = (cards: PlanLayout["cards"]): string =>
+  cards
+    .filter(({ picture }) => picture)
+    .map(
+      ({ x, y, width }) =>
+        `M${x + 12} ${y + 20}h${width - 40}M${x + 12} ${y + 46}h${width - 24}M${x + 12} ${y + 64}h${width - 34}`,
+    )
+    .join("");
 
 /** A frame's plan, small: its plates and cards without their names. */
 export const SmallPlan = memo(function SmallPlan({ frame, width, height, fresh }: SmallPlanProps) {
   const layout = useMemo(() => planLayout(frame, { pictured: () => Object.keys(frame.nodes).length <= 120 }), [frame]);
-  const isFresh = (id: string): boolean => fresh !== undefined && !Object.hasOwn(fresh.nodes, id);
   const plates = layout.plates.filter((plate) => !plate.column || plate.kind === "hub");
+  const depths = [...new Set(plates.map(({ depth }) => depth))].sort((a, b) => a - b);
+  const isFresh = ({ id }: { id: string }) => fresh !== undefined && !Object.hasOwn(fresh.nodes, id);
+  const teeth = layout.teeth.map(({ x, y, width, height }) => ({ x: x + 4, y, width: width - 8, height: height - 8 }));
   return (
     <svg
       viewBox={`-4 -4 ${layout.width + 8} ${layout.height + 8}`}
@@ -26,56 +50,19 @@ export const SmallPlan = memo(function SmallPlan({ frame, width, height, fresh }
       className="shrink-0"
     >
       <g stroke="var(--ink)" strokeWidth={3}>
-        {plates.slice(0, most).map((plate) => (
-          <Box
-            key={`${plate.parent} ${plate.id}`}
-            box={plate}
-            fill={plate.depth % 2 ? "var(--plate-2)" : "var(--plate-0)"}
+        {depths.map((depth) => (
+          <path
+            key={depth}
+            d={outlineOf(plates.filter((plate) => plate.depth === depth))}
+            fill={depth % 2 ? "var(--plate-2)" : "var(--plate-0)"}
           />
         ))}
-        {layout.teeth.slice(0, most).map((tooth) => (
-          <rect
-            key={`${tooth.hub} ${tooth.id}`}
-            x={tooth.x + 4}
-            y={tooth.y}
-            width={tooth.width - 8}
-            height={tooth.height - 8}
-            fill="var(--petrol-soft)"
-          />
-        ))}
-        {layout.covers.map((strip) => (
-          <Box key={strip.stack} box={strip} fill="var(--saffron-soft)" stroke="var(--saffron)" />
-        ))}
-        {layout.cards.slice(0, most).map((card) => (
-          <Card key={`${card.parent} ${card.id}`} card={card} isFresh={isFresh(card.id)} />
-        ))}
+        <path d={outlineOf(teeth, 0)} fill="var(--petrol-soft)" />
+        <path d={outlineOf(layout.covers)} fill="var(--saffron-soft)" stroke="var(--saffron)" />
+        <path d={outlineOf(layout.cards.filter((card) => !isFresh(card)))} fill="var(--plate-2)" />
+        <path d={outlineOf(layout.cards.filter(isFresh))} fill="var(--petrol-soft)" stroke="var(--petrol)" />
+        <path d={linesOf(layout.cards)} stroke="var(--rule)" strokeWidth={7} />
       </g>
     </svg>
   );
 });
-
-type Spot = Pick<PlanLayout["cards"][number], "x" | "y" | "width" | "height">;
-
-function Box({ box: { x, y, width, height }, ...look }: { box: Spot; fill: string; stroke?: string | undefined }) {
-  return <rect x={x} y={y} width={width} height={height} rx={5} {...look} />;
-}
-
-function Card({ card, isFresh }: { card: PlanLayout["cards"][number]; isFresh: boolean }) {
-  const { x, y, width } = card;
-  return (
-    <g>
-      <Box
-        box={card}
-        fill={isFresh ? "var(--petrol-soft)" : "var(--plate-2)"}
-        stroke={isFresh ? "var(--petrol)" : undefined}
-      />
-      {card.picture && (
-        <path
-          d={`M${x + 12} ${y + 20}h${width - 40}M${x + 12} ${y + 46}h${width - 24}M${x + 12} ${y + 64}h${width - 34}`}
-          stroke="var(--rule)"
-          strokeWidth={7}
-        />
-      )}
-    </g>
-  );
-}

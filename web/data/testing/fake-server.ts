@@ -111,5 +111,8 @@ export const standIn = (server: Server): void => {
     sessionStorage: new Storage(),
     addEventListener: () => undefined,
     removeEventListener: () => undefined,
+    // nothing is painted here: each frame is there at once
+    requestAnimationFrame: (act: () => void) => queueMicrotask(act),
+    cancelAnimationFrame: () => undefined,
   });
 };

@@ -45,7 +45,10 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
   const makeIt = () => {
     // what is shown was worked out of this text, or is a keystroke behind
     const { made } = later === text ? shown : lookAtList(frame, text, where.place);
-    if (!made || !make(made.planned)) return;
+    if (!made) return;
+    // what goes while it has the focus makes the browser lay out the whole page once more
+    area.current?.blur();
+    if (!make(made.planned)) return area.current?.focus();
     keepListText(id, "");
     onClose();
   };
