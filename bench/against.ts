@@ -77,7 +77,7 @@ const worksOf = (core: Core): Record<string, () => unknown> => {
     "the same of a screen after an edit": () => core.propertySays(changed(allotment), view, "plot"),
     "a hover: consequences of a change": () => core.consequencesOf(allotment, changed(allotment), view, "plot"),
     "an edit of 1,999 nodes": () => core.applyEdit(wide, edit),
-    "an edit of them, and whether it is sound": () => core.applySoundly(wide, edit),
+    "an edit of them, and whether it is sound": () => core.applySoundly(wide, { ...edit }),
     "layout of 5,000 nodes after an edit": () => core.planLayout({ ...nodes, nodes: { ...nodes.nodes } }),
     "the same in a view": () => core.planLayout({ ...nodes, nodes: { ...nodes.nodes } }, { view: core.viewOf(nodes) }),
     "layout of 5,000 nodes that are known": () => core.planLayout(nodes, { view: core.viewOf(nodes) }),

@@ -18,6 +18,7 @@ import { openBrowser } from "../scripts/browser.js";
 import type { FrameStore } from "../server/frames/store.js";
 import { largeFrame } from "./frames.js";
 import { type Figure, quantile, timeOf } from "./measure.js";
+import { untilPainted } from "./painted.js";
 import { served } from "./serving.js";
 
 const blank = (name: string): Frame => ({
@@ -109,37 +110,32 @@ const pasteToDrawn = async (
   const { id } = await store.create(blank(`List ${lines}`));
   const page = await pageOn(browser, url, `/f/${id}/plan?at=app`);
   const text = listOf(lines);
-  const took = await page.evaluate(async (text) => {
-    const until = async (act: () => void, holds: () => boolean): Promise<number> => {
-      const began = performance.now();
-      act();
-      while (!holds() && performance.now() - began < 10_000)
-        await new Promise<void>((resolve) => {
-          const channel = new MessageChannel();
-          channel.port1.onmessage = () => resolve();
-          channel.port2.postMessage(0);
-        });
-      // the frame that holds it is painted when the next one begins
-      await new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
-      return performance.now() - began;
-    };
+  const shown = await page.evaluate(async (text) => {
     const data = new DataTransfer();
     data.setData("text/plain", text);
     const paste = new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true });
-    const shown = await until(
-      () => document.body.dispatchEvent(paste),
-      () => document.body.textContent?.includes("makes ") ?? false,
-    );
-    await new Promise((resolve) => setTimeout(resolve, 500));
-    const enter = new KeyboardEvent("keydown", { key: "Enter", ctrlKey: true, bubbles: true, cancelable: true });
-    const drawn = await until(
-      () => document.querySelector("textarea")?.dispatchEvent(enter),
-      () => document.querySelector('[data-node="screen2"]') !== null,
-    );
-    return { shown, drawn };
+    const began = performance.now();
+    document.body.dispatchEvent(paste);
+    while (!document.body.textContent?.includes("makes ") && performance.now() - began < 10_000)
+      await new Promise<void>((resolve) => {
+        const channel = new MessageChannel();
+        channel.port1.onmessage = () => resolve();
+        channel.port2.postMessage(0);
+      });
+    await new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+    return performance.now() - began;
   }, text);
+  await new Promise((resolve) => setTimeout(resolve, 500));
+  const made = {
+    on: "textarea",
+    key: "Enter",
+    held: "ctrlKey",
+    what: '[data-node="screen2"]',
+    by: "data-node",
+  } as const;
+  const drawn = await page.evaluate(untilPainted, made);
   await page.close();
-  return took;
+  return { shown, drawn };
 };
 
 /** The heap of a window on 1,000 screens before and after so many edits, each undone, MB. */

@@ -1,4 +1,3 @@
-import { firstOf } from "../core/index.js";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
@@ -7,6 +6,7 @@ import { openBrowser } from "../scripts/browser.js";
 import type { FrameStore } from "../server/frames/store.js";
 import { largeFrame } from "./frames.js";
 import { type Figure, quantile } from "./measure.js";
+import { bestOfThree, slowest, untilPainted } from "./painted.js";
 import { built, served } from "./serving.js";
 
 /** Widths of a window in which the companion is folded, and in which it stands beside the plan, px. */
@@ -72,40 +72,6 @@ const weights = async (url: string): Promise<Figure[]> => {
     { name: "with something chosen too, so with the bench", value: script(chosen.all), unit: "kB" },
   ];
 };
-
-/** A key on something, until something in the page is other than before and that is painted, ms. */
-interface Pressed {
-  on: string;
-  key: string;
-  held: "altKey" | "ctrlKey";
-  /** What is looked at: which elements there are, by an attribute. */
-  what: string;
-  by: string;
-}
-
-/** Run in the page. The change is seen in the moment it is made; the frame that shows it ends with the next message. */
-const untilPainted = ({ on, key, held, what, by }: Pressed): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const seen = () => [...document.querySelectorAll(what)].map((each) => each.getAttribute(by)).join();
-    const before = seen();
-    const target = document.querySelector<HTMLElement>(on);
-    if (!target) throw new Error(`there is no ${on}`);
-    target.focus();
-    const late = setTimeout(() => reject(new Error(`${what} did not change`)), 5000);
-    const began = performance.now();
-    const watch = new MutationObserver(() => {
-      if (seen() === before) return;
-      watch.disconnect();
-      clearTimeout(late);
-      requestAnimationFrame(() => {
-        const channel = new MessageChannel();
-        channel.port1.onmessage = () => resolve(performance.now() - began);
-        channel.port2.postMessage(0);
-      });
-    });
-    watch.observe(document, { childList: true, subtree: true, attributes: true });
-    target.dispatchEvent(new KeyboardEvent("keydown", { key, [held]: true, bubbles: true, cancelable: true }));
-  });
 
 /** From a key in the plan to the companion painted again, as the browser has it. */
 const keyToPaint = async (url: string, path: string, times: number): Promise<number[]> => {
@@ -198,72 +164,6 @@ const dragToSaid = async (url: string): Promise<number[]> => {
   return took.slice(2);
 };
 
-/** A list of 1,000 lines: tabs with screens two deep. */
-const thousandLines = (): string => {
-  const lines = ["Main ="];
-  for (let tab = 1; lines.length < 1000; tab += 1) {
-    lines.push(`  Tab ${tab} *leaf /t${tab}`);
-    for (let i = 1; i <= 20 && lines.length < 1000; i += 1)
-      lines.push(i % 4 === 0 ? `      Detail ${tab} ${i}` : `    Screen ${tab} ${i} /t${tab}/s${i}`);
-  }
-  return lines.join("\n");
-};
-
-/** From Ctrl Enter in a list of 1,000 lines to the plan painted with what they make, ms. */
-const listToPlan = async (url: string, times: number): Promise<number[]> => {
-  const browser = await openBrowser();
-  const page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
-  await page.goto(new URL("/f/blank-for-lines/plan", url).href);
-  await page.waitForSelector('[role="treeitem"]');
-  await new Promise((resolve) => setTimeout(resolve, 1000));
-  const took: number[] = [];
-  for (let i = 0; i < times; i += 1) {
-    await page.click('[role="treeitem"]');
-    await page.keyboard.press("l");
-    await page.waitForSelector("textarea");
-    await page.$eval(
-      "textarea",
-      (area, text) => {
-        area.focus();
-        document.execCommand("selectAll");
-        document.execCommand("insertText", false, text);
-      },
-      thousandLines(),
-    );
-    await page.waitForFunction(
-      () => !document.querySelector<HTMLButtonElement>('button[title="Ctrl Enter"]')?.disabled,
-    );
-    await new Promise((resolve) => setTimeout(resolve, 800));
-    took.push(
-      await page.evaluate(untilPainted, {
-        on: "textarea",
-        key: "Enter",
-        held: "ctrlKey" as const,
-        what: '[data-node^="main"]',
-        by: "data-node",
-      }),
-    );
-    await new Promise((resolve) => setTimeout(resolve, 600));
-    await page.keyboard.down("Control");
-    await page.keyboard.press("z");
-    await page.keyboard.up("Control");
-    await page.waitForFunction(() => document.querySelector('[data-node^="main"]') === null);
-  }
-  await browser.close();
-  return took.slice(1);
-};
-
-/**
- * The best of three runs: a shared machine stands still at times, for any task, up to a second; what is slow by itself is
- * so in each.
- */
-const bestOfThree = async <T>(run: () => Promise<T>, worth: (taken: T) => number): Promise<T> => {
-  const runs = [await run(), await run(), await run()];
-  return firstOf(runs.sort((a, b) => worth(a) - worth(b)));
-};
-const slowest = (times: number[]): number => quantile(times, 0.95);
-
 /** What the page weighs, and how soon it answers a key. */
 export const pageFigures = (): Promise<Figure[]> => served(measured);
 
@@ -276,13 +176,6 @@ const measured = async (url: string, store: FrameStore): Promise<Figure[]> => {
     () => longestTask(url),
     (task) => task,
   );
-  await store.create({
-    format: "handy-frame/2",
-    name: "Blank for lines",
-    root: "app",
-    nodes: { app: { kind: "stack", children: ["home"] }, home: { kind: "screen", title: "Home" } },
-  });
-  const lines = await bestOfThree(() => listToPlan(url, 6), slowest);
   const said = await bestOfThree(() => dragToSaid(url), slowest);
   const figure = (name: string, times: number[], most: number, mostAtTimes: number): Figure[] => [
     {
@@ -310,13 +203,6 @@ const measured = async (url: string, store: FrameStore): Promise<Figure[]> => {
       unit: "ms",
       goal: "none over 50",
       met: longest <= 50,
-    },
-    {
-      name: "1,000 lines of a list made and drawn, p50",
-      value: quantile(lines, 0.5),
-      unit: "ms",
-      goal: "under 100",
-      met: quantile(lines, 0.5) < 100,
     },
     { name: "drag over 1,000 screens to its consequence, p50", value: quantile(said, 0.5), unit: "ms" },
     {

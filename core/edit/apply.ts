@@ -103,21 +103,6 @@ const applyTo = (draft: Draft, edit: Edit, sound: boolean): Applied | Refused =>
   return { ok: true, ...turn, renamed };
 };
 
-/**
- * Applies edits one after another, with one copy of the frame's table for all of them. An edit that cannot be made is passed
- * over; `results` has what became of each.
- */
-export const applyEach = (
-  frame: Frame,
-  edits: readonly Edit[],
-  { forms, sound = false }: ApplyOptions = {},
-): { frame: Frame; results: (Applied | Refused)[] } => {
-  if (edits.length === 0) return { frame, results: [] };
-  const draft = new Draft(frame, forms);
-  const results = edits.map((edit) => applyTo(draft, edit, sound));
-  return { frame: results.some(({ ok }) => ok) ? draft.frame : frame, results };
-};
-
 const applyOne = (frame: Frame, edit: Edit, options: ApplyOptions): EditResult => {
   const draft = new Draft(frame, options.forms);
   const result = applyTo(draft, edit, options.sound ?? false);
@@ -139,4 +124,24 @@ export const applySoundly = (frame: Frame, edit: Edit, forms?: Forms): EditResul
   if (last?.frame !== frame || last.edit !== edit || last.forms !== forms)
     last = { frame, edit, forms, result: applyOne(frame, edit, { forms, sound: true }) };
   return last.result;
+};
+
+/**
+ * Applies edits one after another, with one copy of the frame's table for all of them. An edit that cannot be made is passed
+ * over; `results` has what became of each.
+ */
+export const applyEach = (
+  frame: Frame,
+  edits: readonly Edit[],
+  { forms, sound = false }: ApplyOptions = {},
+): { frame: Frame; results: (Applied | Refused)[] } => {
+  const [first, ...others] = edits;
+  if (!first) return { frame, results: [] };
+  if (sound && others.length === 0) {
+    const result = applySoundly(frame, first, forms);
+    return { frame: result.ok ? result.frame : frame, results: [result] };
+  }
+  const draft = new Draft(frame, forms);
+  const results = edits.map((edit) => applyTo(draft, edit, sound));
+  return { frame: results.some(({ ok }) => ok) ? draft.frame : frame, results };
 };

@@ -1,5 +1,6 @@
-import { type ReactNode, Suspense } from "react";
+import { type ReactNode, Suspense, useEffect, useState } from "react";
 import { Link } from "react-router";
+import { oncePainted } from "../data/once-painted.js";
 import { later } from "../parts/later.js";
 import { type PlaceId, places, usePlace, usePlaceAddress } from "./places.js";
 
@@ -13,6 +14,9 @@ const healths: Partial<Record<PlaceId, ReactNode>> = { links: <LinksHealth />, m
 export function PlaceLine() {
   const [at] = usePlace();
   const addressOf = usePlaceAddress();
+  // how the others are is looked at once this one is there
+  const [isThere, setThere] = useState(false);
+  useEffect(() => oncePainted(() => setThere(true)), []);
   return (
     <nav aria-label="Places" className="ml-auto flex h-full items-stretch gap-1">
       {places.map(({ id, label, says }, i) => (
@@ -24,7 +28,7 @@ export function PlaceLine() {
           className="flex items-center gap-1.5 border-b-[3px] border-transparent px-2 pt-[3px] max-[820px]:px-1 hover:bg-plate-1 aria-[current=page]:border-petrol aria-[current=page]:font-semibold aria-[current=page]:text-petrol"
         >
           <span className="mono max-[820px]:hidden">{i + 1}</span> {label}
-          {healths[id] && <Suspense fallback={null}>{healths[id]}</Suspense>}
+          {isThere && healths[id] && <Suspense fallback={null}>{healths[id]}</Suspense>}
         </Link>
       ))}
     </nav>
