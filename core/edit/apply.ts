@@ -139,7 +139,9 @@ export const applyEach = (
   if (!first) return { frame, results: [] };
   if (sound && others.length === 0) {
     const result = applySoundly(frame, first, forms);
-    return { frame: result.ok ? result.frame : frame, results: [result] };
+    if (!result.ok) return { frame, results: [result] };
+    const { frame: next, ...applied } = result;
+    return { frame: next, results: [applied] };
   }
   const draft = new Draft(frame, forms);
   const results = edits.map((edit) => applyTo(draft, edit, sound));

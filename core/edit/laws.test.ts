@@ -66,8 +66,8 @@ const valuesOf = (key: NodeKey): unknown[] => {
   return form.sort === "flag" ? [true, false] : ["", "some"];
 };
 
-const someEdits = (most: number) =>
-  fc.array(fc.oneof(anyEdit(), anyFieldEdit(), anySetting()), { minLength: 3, maxLength: most });
+const someEdits = (most: number, least = 3) =>
+  fc.array(fc.oneof(anyEdit(), anyFieldEdit(), anySetting()), { minLength: least, maxLength: most });
 
 const asWritten = (frame: Frame): string => JSON.stringify(plainFrame(frame));
 
@@ -93,7 +93,7 @@ test("after every edit the frame in memory is the one that would be written, its
 test("edits that are made on one draft come to what they come to one by one, and what cannot be made leaves no trace", () => {
   let refused = 0;
   fc.assert(
-    fc.property(anyFrame(), someEdits(14), fc.boolean(), (frame, edits, sound) => {
+    fc.property(anyFrame(), someEdits(14, 1), fc.boolean(), (frame, edits, sound) => {
       const before = asWritten(frame);
       let now = frame;
       const results = edits.map((edit) => {
@@ -112,6 +112,22 @@ test("edits that are made on one draft come to what they come to one by one, and
     { numRuns: 300 },
   );
   expect(refused).toBeGreaterThan(500);
+});
+
+test("an edit that was looked at before comes to the same, whatever was looked at since, and on another frame to what it comes to there", () => {
+  fc.assert(
+    fc.property(anyFrame(), anyFrame(), someEdits(4), (frame, other, edits) => {
+      const copies = edits.map((edit) => ({ ...edit }));
+      const first = edits.map((edit) => applySoundly(frame, edit));
+      const there = edits.map((edit) => applySoundly(other, edit));
+      edits.forEach((edit, i) => {
+        expect(applySoundly(frame, edit)).toEqual(first[i]);
+        expect(applySoundly(frame, edit)).toEqual(applySoundly(frame, copies[i]!));
+        expect(applySoundly(other, edit)).toEqual(there[i]);
+      });
+    }),
+    { numRuns: 100 },
+  );
 });
 
 test("what an edit says it renamed is there under the new id, and not under the old one", () => {
