@@ -6,7 +6,10 @@ const unseen = 200;
  * waiting for what is. Answers what calls it off.
  */
 export const oncePainted = (act: () => void, after = 0): (() => void) => {
-  let timer = setTimeout(act, unseen + after);
+  let timer = setTimeout(() => {
+    cancelAnimationFrame(frame);
+    act();
+  }, unseen + after);
   const frame = requestAnimationFrame(() => {
     clearTimeout(timer);
     timer = setTimeout(act, after);
