@@ -105,6 +105,8 @@ test.each(["allotment-diary", "night-sky-log", "repair-cafe"])(
 test("a hover draws nothing anew but the way it is over, at both its ends and in its row", async () => {
   await me.go("/f/allotment-diary/plan?at=plot&in=plotsTab");
   await me.see(chosen("plot"));
+  // the splash goes on by itself, and the mark of where the device is goes with it
+  await me.waitTop("plots");
   await me.group("out");
   await me.see('[data-peg="2"]');
   /** What of the plan and its bench is changed while the pointer goes over these places. */

@@ -166,6 +166,8 @@ describe.each(["in place", "by a rename"] as const)("a file that another hand wr
     const windows: Replacing[] = [];
     const note = (message: unknown) => void windows.push(message as Replacing);
     replacing.subscribe(note);
+    // in the form that the last hand gave it
+    const isInStep = async () => equal(JSON.parse(await text()), plainFrame((await store.read(id)).frame));
     for (let n = 1; n <= 40; n += 1) {
       hand.send({ n, after: (n * 0.37) % 9 });
       const written = once(hand, "message");
@@ -185,12 +187,11 @@ describe.each(["in place", "by a rename"] as const)("a file that another hand wr
         if (how === "in place" || !isInWindow()) await lose(`Out ${n}`);
       });
       if ((await titleNow("b")) !== `In ${n}` && !(await labels()).includes(`was "In ${n}"`)) await lose(`In ${n}`);
+      // what the other hand reads next is not older than that: a change to an older value is one that it made
+      await soon(isInStep);
     }
     hand.kill();
     replacing.unsubscribe(note);
     expect(lost).toEqual([]);
-    // in the form that the last hand gave it
-    const isInStep = async () => equal(JSON.parse(await text()), plainFrame((await store.read(id)).frame));
-    await soon(isInStep);
   }, 120_000);
 });
