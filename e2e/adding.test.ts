@@ -56,6 +56,8 @@ test("before something is taken out it is said which ways go with it, and they c
   await me.type("langu");
   await me.keys("Enter");
   await me.page.waitForSelector(node("units"), { hidden: true });
+  // the keys go on on the plan, at what is chosen now
+  await me.page.waitForFunction(() => document.activeElement?.matches('[data-node][aria-selected="true"]'));
   const { settings, units } = (await me.frame(id)).nodes;
   expect(units).toBeUndefined();
   expect(settings?.kind === "screen" && settings.actions?.map(({ do: act }) => act)).toEqual([

@@ -28,6 +28,7 @@ export const useChosen = (): [Chosen | null, Choose] => {
 
 /** Writing an address takes a browser longer than a person should wait for a key: it comes so long after the choice is painted, ms. */
 const after = 40;
+
 /** Keeps the choice and the page's address the same: what is chosen is written there, and where Back leads to is chosen. */
 export const useChosenInAddress = (): void => {
   const opened = useOpenFrame();

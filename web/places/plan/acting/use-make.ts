@@ -24,8 +24,8 @@ export const useMake = (): ((planned: Planned | null) => boolean) => {
 export const useMakeHere = (takesFocus: TakesFocus): ((planned: Planned | null) => boolean) => {
   const make = useMake();
   return (planned) => {
-    // a field on the bench keeps the focus: whoever writes there has not gone to the plan
-    const isWriting = document.activeElement?.matches("input, select, textarea") ?? false;
+    // a field on the bench keeps the focus: whoever writes there has not gone to the plan; one in a dialog goes with that
+    const isWriting = document.activeElement?.matches(":is(input, select, textarea):not([role=dialog] *)") ?? false;
     const isMade = make(planned);
     takesFocus.current = isMade && !isWriting;
     return isMade;

@@ -28,8 +28,10 @@ test("a group that what is chosen does not have opens nothing, and the first sta
   expect(idsOf(openIn(groups, ["face", "opens"], 870))).toEqual(["opens"]);
 });
 
-test("a long value keeps its end", () => {
+test("a long address keeps its end, and words that are too many their front", () => {
   expect(brief("/plots")).toBe("/plots");
-  expect(brief("/plots/:plot/beds/:bed")).toBe("…ots/:plot/beds/:bed");
-  expect(brief("/plots/:plot/beds/:bed").length).toBe(20);
+  expect(brief("/gardens/plots/:plot/beds/:bed")).toBe("…s/plots/:plot/beds/:bed");
+  expect(brief("/gardens/plots/:plot/beds/:bed").length).toBe(24);
+  expect(brief("drawer · rail · panel")).toBe("drawer · rail · panel");
+  expect(brief("drawer · rail · panel · drawer")).toBe("drawer · rail · panel ·…");
 });

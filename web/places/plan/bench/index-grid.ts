@@ -26,8 +26,11 @@ export const indexColumns = (cells: readonly IndexCell[], width: number): number
   return 1;
 };
 
-/** A text no longer than that many letters: what is left out of its front is told by a sign, its end says more of an address. */
-export const brief = (text: string, most = 20): string => (text.length <= most ? text : `…${text.slice(1 - most)}`);
+/** A text no longer than that many letters, with a sign for what is left out: the end says more of an address, of all else the front. */
+export const brief = (text: string, most = 24): string => {
+  if (text.length <= most) return text;
+  return text.startsWith("/") ? `…${text.slice(1 - most)}` : `${text.slice(0, most - 1)}…`;
+};
 
 /**
  * Which groups stand open: those opened last, as many as there is room for beside one another; else the first. They keep
