@@ -10,6 +10,7 @@ import { pageFigures } from "./page.js";
 import { planFigures } from "./plan.js";
 import { serverFigures } from "./server.js";
 import { sizesFigures } from "./sizes.js";
+import { walkFigures } from "./walk.js";
 
 const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   engine: engineFigures,
@@ -20,6 +21,7 @@ const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   editing: editingFigures,
   sizes: sizesFigures,
   motion: motionFigures,
+  walk: walkFigures,
 };
 const asked = process.argv.slice(2).filter((name) => name in parts);
 const rounded = (value: number): string =>

@@ -473,3 +473,20 @@ export {
 } from "./tuning/index.js";
 export { motionsAsCss, motionsAsTokens, type NamedMotion, readMotionTokens, type TokensRead } from "./handoff/index.js";
 export { freeJourneyId, isLaunch, journeyOf, playJourney, type PlayedJourney, viewOfJourney } from "./journey/index.js";
+export {
+  type Beginning,
+  type Beyond,
+  type Bounds,
+  type Proof,
+  type ProofId,
+  proofIds,
+  type ReachedBy,
+  reportOf,
+  type Shown,
+  usualBounds,
+  viewInBand,
+  Walk,
+  type WalkedClass,
+  walkedClasses,
+  type WalkReport,
+} from "./walk/index.js";

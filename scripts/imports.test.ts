@@ -55,6 +55,7 @@ const coreOrder = [
   "observe",
   "arrange",
   "motion",
+  "walk",
   "explore",
   "find",
   "says",

@@ -66,6 +66,26 @@ export const hasNeeds = (frame: FixedFrame): boolean => {
   return has;
 };
 
+const needyWithin = new WeakMap<FixedFrame["nodes"], ReadonlySet<Id>>();
+
+/** Whether a node, or something in it, needs anything. */
+export const needsWithin = (frame: FixedFrame, id: Id): boolean => {
+  if (!hasNeeds(frame)) return false;
+  let needy = needyWithin.get(frame.nodes);
+  if (!needy) {
+    const { parents } = indexOf(frame);
+    const found = new Set<Id>();
+    const add = (at: Id): void => {
+      if (found.has(at)) return;
+      found.add(at);
+      for (const parent of parents.get(at) ?? []) add(parent);
+    };
+    for (const [at, { needs }] of Object.entries(frame.nodes)) if (needs?.length) add(at);
+    needyWithin.set(frame.nodes, (needy = found));
+  }
+  return needy.has(id);
+};
+
 /** A value of a fact as a person reads it. */
 export const valueWord = (is: FactValue): string => (is === true ? "yes" : is === false ? "no" : is);
 

@@ -1,7 +1,8 @@
 import { lensOf } from "../frame/look.js";
+import { hubAt } from "../frame/nodes.js";
 import type { Id, Leave } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
-import { entriesInside, pathTo } from "./entries.js";
+import { entriesInside, isUnmade, pathTo } from "./entries.js";
 import type { NavigationEvent } from "./event.js";
 import { topOf } from "./focus.js";
 import type { Run } from "./run.js";
@@ -26,17 +27,32 @@ const leavesIn = ({ nodes }: FixedFrame): ReadonlyMap<Id, Leave> => {
 /** How a screen asks before it is left; undefined where it does not. */
 export const leaveOf = (frame: FixedFrame, id: Id): Leave | undefined => leavesIn(frame).get(id);
 
-/** The screen entries that may ask, depth first. What an event left as it was is passed over: nothing of it is gone. */
-const askers = (asking: ReadonlyMap<Id, Leave>, entry: Entry, now: Entry | undefined, found: ScreenEntry[]): void => {
+/** A screen that may ask, and what became of its entry; undefined where it has left. */
+interface MayAsk {
+  entry: ScreenEntry;
+  now: Entry | undefined;
+}
+
+/** The screens that may ask, depth first. What an event left as it was is passed over: nothing of it is gone. */
+const mayAsk = (frame: FixedFrame, entry: Entry, now: Entry | undefined, found: MayAsk[]): void => {
   if (entry === now) return;
   if (entry.kind === "screen") {
-    if (asking.has(entry.node)) found.push(entry);
+    if (leavesIn(frame).has(entry.node)) found.push({ entry, now });
+    return;
+  }
+  if (entry.kind === "hub") {
+    // as its tabs stand side by side, whichever of them was made first
+    const after = now?.kind === "hub" ? now.tabs : {};
+    for (const id of hubAt(frame, entry.node).children) {
+      const tab = entry.tabs[id];
+      if (tab && tab !== after[id] && !isUnmade(tab)) mayAsk(frame, tab, after[id], found);
+    }
     return;
   }
   const after = now ? entriesInside(now) : [];
   for (const inner of entriesInside(entry))
-    askers(
-      asking,
+    mayAsk(
+      frame,
       inner,
       after.find(({ key }) => key === inner.key),
       found,
@@ -63,15 +79,14 @@ const losesDraft = ({ given }: Run, { key, ui }: ScreenEntry, after: Entry | und
 export const askedBy = (run: Run, before: State, after: State, event: NavigationEvent): ScreenEntry | null => {
   const leaving = leavesIn(run.frame);
   if (leaving.size === 0 || after.root === before.root || before.root.entries.length === 0) return null;
-  const found: ScreenEntry[] = [];
-  askers(leaving, before.root, after.root, found);
+  const found: MayAsk[] = [];
+  mayAsk(run.frame, before.root, after.root, found);
   if (found.length === 0) return null;
   const top = topOf(run, before.root);
-  const asking = found.filter((entry) => {
+  const asking = found.flatMap(({ entry, now }) => {
     const leave = leaving.get(entry.node);
-    if (!leave || isFree(leave, entry.node, event, top.node)) return false;
-    const now = pathTo(after.root, entry.key)?.at(-1);
-    return leave.when === "always" ? !now : losesDraft(run, entry, now);
+    if (!leave || isFree(leave, entry.node, event, top.node)) return [];
+    return (leave.when === "always" ? !now : losesDraft(run, entry, now)) ? [entry] : [];
   });
   return asking.find(({ key }) => key === top.key) ?? asking.at(-1) ?? null;
 };

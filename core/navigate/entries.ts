@@ -8,6 +8,15 @@ import type { ContainerEntry, Entry, HubEntry, PairEntry, Pane, ScreenEntry, Sta
 
 const noEntries: readonly Entry[] = [];
 
+/** Whether whoever gave the entry says that it only holds the place of a tab that was not made yet. Nobody has to. */
+export const isUnmade = (entry: Entry): boolean => (entry as Entry & { isUnmade?: boolean }).isUnmade === true;
+
+/** A tab of a hub; undefined while it was not made. */
+export const tabOf = ({ tabs }: HubEntry, id: Id): Entry | undefined => {
+  const tab = tabs[id];
+  return tab && !isUnmade(tab) ? tab : undefined;
+};
+
 /** All entries directly inside, shown or not. */
 export const entriesInside = (entry: Entry): readonly Entry[] => {
   switch (entry.kind) {
@@ -16,11 +25,20 @@ export const entriesInside = (entry: Entry): readonly Entry[] => {
     case "stack":
       return entry.entries;
     case "hub":
-      return Object.values(entry.tabs);
+      return madeTabs(entry);
     case "pair":
       return entry.detail ? [entry.list, entry.detail] : [entry.list];
   }
 };
+
+const madeTabs = ({ tabs }: HubEntry): readonly Entry[] => {
+  const all = Object.values(tabs);
+  return all.some(isUnmade) ? all.filter((tab) => !isUnmade(tab)) : all;
+};
+
+/** The entry of a node directly inside, of several the last. */
+export const insideOf = (entry: Entry, id: Id): Entry | undefined =>
+  entry.kind === "hub" ? tabOf(entry, id) : entriesInside(entry).findLast(({ node }) => node === id);
 
 /** The tab of a hub that is chosen. */
 export const activeTab = ({ tabs, active, node }: HubEntry): Entry => {
@@ -128,14 +146,16 @@ export const mapAll = (container: ContainerEntry, change: (inner: Entry) => Entr
 /** The entries from one down to the one with this key, shown or not; null if it is not in there. */
 export const pathTo = (from: Entry, key: number): Entry[] | null => {
   if (from.key === key) return [from];
-  for (const inner of entriesInside(from)) {
-    const path = pathTo(inner, key);
-    if (path) {
-      path.unshift(from);
-      return path;
+  // what is looked for mostly is what can be seen
+  const shown = from.kind === "hub" ? from.tabs[from.active] : undefined;
+  let path = shown ? pathTo(shown, key) : null;
+  if (!path)
+    for (const inner of entriesInside(from)) {
+      path = inner === shown ? null : pathTo(inner, key);
+      if (path) break;
     }
-  }
-  return null;
+  path?.unshift(from);
+  return path;
 };
 
 /** The first entry of a path once the one at depth `i` is another. */

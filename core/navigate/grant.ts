@@ -3,8 +3,8 @@ import { firstUnmet, hasNeeds, type Unmet } from "../frame/needs.js";
 import { mayStart, startIn, startLacks } from "../frame/way-in.js";
 import { nodeIn } from "../frame/nodes.js";
 import { type Facts, type How, type Id, noParams, type Opens, type Params } from "../frame/parts.js";
-import { firstOf } from "../frame/sure.js";
-import { entriesInside } from "./entries.js";
+import { firstOf, sure } from "../frame/sure.js";
+import { entriesInside, tabOf } from "./entries.js";
 import { focusPath } from "./focus.js";
 import { note, type Run } from "./run.js";
 import type { Entry, Pending, State } from "./state.js";
@@ -70,9 +70,15 @@ const wayTo = (run: Run, facts: Facts, { to, link, from, in: given }: AskFrom): 
   return wayBy(places.find((place) => firstUnmet(frame, facts, wayBy(place)) === null) ?? firstOf(places));
 };
 
+/** The entries of a node directly inside. */
+const allInside = (entry: Entry, id: Id): readonly Entry[] =>
+  entry.kind === "hub"
+    ? [tabOf(entry, id)].filter((tab) => tab !== undefined)
+    : entriesInside(entry).filter(({ node }) => node === id);
+
 /** Whether an entry of the last of `way` is in there. */
 const isThere = (entry: Entry, way: readonly Id[], i = 0): boolean =>
-  i === way.length - 1 || entriesInside(entry).some((inner) => inner.node === way[i + 1] && isThere(inner, way, i + 1));
+  i === way.length - 1 || allInside(entry, sure(way[i + 1])).some((inner) => isThere(inner, way, i + 1));
 
 /** What waits, before anything stands in for it. */
 export type Waiting = Omit<Pending, "standIn">;

@@ -4,7 +4,7 @@ import { type Id, noParams, type Params } from "../frame/parts.js";
 import { paramsNamed, patternOf, prefixParams } from "../frame/pattern.js";
 import { sure } from "../frame/sure.js";
 import type { FixedPair, FixedStack } from "../frame/types.js";
-import { withEntries, withPair } from "./entries.js";
+import { tabOf, withEntries, withPair } from "./entries.js";
 import type { Granted } from "./grant.js";
 import { type Entering, fresh, newHub, newPair, newScreen, newStack, paneId, plainly, skippedBy } from "./make.js";
 import type { SkippedBy } from "./notes.js";
@@ -84,7 +84,7 @@ const laidStack = (run: Run, laying: Laying, i: number, node: FixedStack, there:
 const laidHub = (run: Run, laying: Laying, i: number, there: Entry | null): HubEntry => {
   const { id, next } = stepOf(laying, i);
   const hub = there?.kind === "hub" ? there : null;
-  const inner = laid(run, laying, i + 1, hub?.tabs[next] ?? null);
+  const inner = laid(run, laying, i + 1, (hub && tabOf(hub, next)) ?? null);
   if (!hub) return newHub(run, id, next, inner);
   if (hub.active !== next) note(run, "switched", next, { tab: next, for: "link" });
   return withTab(run, hub, next, inner);

@@ -3,8 +3,9 @@ import { nodeAt, screenAt, stackAt } from "../frame/nodes.js";
 import { type Id, noParams } from "../frame/parts.js";
 import { firstOf, lastOf, sure } from "../frame/sure.js";
 import {
-  entriesInside,
+  insideOf,
   mapAll,
+  tabOf,
   withChild,
   withEntries,
   withHub,
@@ -113,23 +114,27 @@ const intoSlot = (run: Run, there: Entry, way: readonly Id[], i: number, ask: As
 
 const intoHub = (run: Run, hub: HubEntry, way: readonly Id[], i: number, ask: Ask): HubEntry => {
   const next = sure(way[i + 1], "the next of a way");
-  const there = hub.tabs[next];
+  const there = tabOf(hub, next);
   if (hub.active !== next) note(run, "switched", next, { tab: next, for: asked(ask) });
   const inner = there ? intoSlot(run, there, way, i + 1, ask) : madeOnTheWay(run, way, i + 1, enteringBy(ask));
   return withTab(run, hub, next, inner);
 };
 
-/** The screen that lies at the bottom of a pane. */
-const bottomOf = (entry: Entry): Entry => (entry.kind === "stack" ? bottomOf(firstOf(entry.entries)) : entry);
+/** The screen that lies at the bottom of a pane; undefined in a stack that the sweep has just emptied. */
+const bottomOf = (entry: Entry): Entry | undefined => {
+  if (entry.kind !== "stack") return entry;
+  const [first] = entry.entries;
+  return first && bottomOf(first);
+};
 
 const intoDetail = (run: Run, there: Entry | null, way: readonly Id[], i: number, ask: Ask): Entry => {
   const made = () => madeOnTheWay(run, way, i, enteringBy(ask));
-  if (!there) return made();
+  const bottom = there && bottomOf(there);
+  if (!there || !bottom) return made();
   const fromInside = ask.from?.some((entry) => entry.key === there.key) ?? false;
   if (fromInside) return intoSlot(run, there, way, i, ask);
   const isTarget = i === way.length - 1;
   if (isTarget && there.kind !== "screen") return there;
-  const bottom = bottomOf(there);
   if (bottom.node === ask.to && sameParams(bottom.params, ask.params)) {
     note(run, "already-there", ask.to, { what: asked(ask), how: "detail" });
     return atRoot(run, there, false);
@@ -178,10 +183,7 @@ const walk = (run: Run, entry: Entry, way: readonly Id[], i: number, ask: Ask): 
 
 /** The entry of a container that a way goes on with. */
 const onWay = (entry: Entry, way: readonly Id[], i: number): Entry =>
-  sure(
-    entriesInside(entry).findLast((inner) => inner.node === way[i + 1]),
-    "the next entry of a way",
-  );
+  sure(insideOf(entry, sure(way[i + 1])), "the next entry of a way");
 
 /** The depth from which a clearing reaches: that of the innermost overlay on the way in which it is done, else the root's. */
 const clearsFrom = (run: Run, { ask: { from }, way }: Granted): number => {
@@ -219,9 +221,10 @@ const withoutInPair = (run: Run, pair: PairEntry, key: number): PairEntry => {
 
 const withoutInHub = (run: Run, hub: HubEntry, key: number): HubEntry => {
   const { tabs, active } = hub;
-  for (const [id, tab] of Object.entries(tabs)) {
-    const left = without(run, tab, key);
-    if (left === tab) continue;
+  for (const id of [active, ...Object.keys(tabs).filter((other) => other !== active)]) {
+    const tab = tabOf(hub, id);
+    const left = tab && without(run, tab, key);
+    if (left === tab || left === undefined) continue;
     if (!left && id !== active) return withoutTab(hub, id);
     return withHub(hub, { tabs: { ...tabs, [id]: left ?? fresh(run, id) } });
   }

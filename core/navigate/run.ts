@@ -64,10 +64,14 @@ const loseDrafts = (run: Run, entry: Entry): void => {
       note(run, "draft-lost", entry.node, { screen: named(entry), field });
 };
 
+/** Whether whoever gave the entry says that nothing in it holds a draft. Nobody has to. */
+const isDraftless = (entry: Entry): boolean => (entry as Entry & { isDraftless?: boolean }).isDraftless === true;
+
 /** Says which drafts go with an entry that leaves the state, and all inside it. */
 export const lose = (run: Run, entry: Entry): void => {
+  if (isDraftless(entry)) return;
   loseDrafts(run, entry);
-  for (const inner of entriesInside(entry)) lose(run, inner);
+  for (const inner of entry.kind === "hub" ? Object.values(entry.tabs) : entriesInside(entry)) lose(run, inner);
 };
 
 /** The entry, and all inside it, with what the person left there emptied. */

@@ -20,11 +20,16 @@ import { isWhole, staysWhole, sweptState, wholeState } from "./sweep.js";
 /** Trees in which the rule was seen to hold, on which frame and with which facts. */
 const held = new WeakMap<StackEntry, { nodes: FixedFrame["nodes"]; facts: Facts }>();
 
+/** Says of a state that came out of an event, and was made anew since, that the rule holds in it. */
+export const takenAsHeld = (frame: FixedFrame, { root, facts }: State): void => {
+  held.set(root, { nodes: frame.nodes, facts });
+};
+
 /** Whether the rule holds as it is; of what was there before the event, where it held, only what changed is looked at. */
 const holds = (run: Run, before: State | null, { root, facts }: State): boolean => {
   const mark = before && held.get(before.root);
-  const known = mark && mark.nodes === run.frame.nodes && mark.facts === facts ? before.root : null;
-  return isWhole(run, facts, root, known);
+  const known = mark && mark.nodes === run.frame.nodes ? before.root : null;
+  return isWhole(run, facts, root, { entry: known, sameFacts: mark?.facts === facts });
 };
 
 /** What may not be there any more of what the person saw: the entry, and the need that is not met, of the entry or of its start. */

@@ -1,17 +1,25 @@
 import { childrenOf, startOf } from "../frame/defaults.js";
-import { unmetOf } from "../frame/needs.js";
+import { needsWithin, unmetOf } from "../frame/needs.js";
 import { mayStart } from "../frame/way-in.js";
 import { hubAt } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
 import { sure } from "../frame/sure.js";
-import { mapEntries, withEntries, withHub } from "./entries.js";
+import { isUnmade, mapEntries, tabOf, withEntries, withHub } from "./entries.js";
 import { fresh } from "./make.js";
 import { lose, named, note, type Run } from "./run.js";
 import type { Entry, HubEntry, State } from "./state.js";
 
+/** What is known of an entry before an event: that it was whole, with facts that are the same now or not. */
+export interface WasWhole {
+  entry: Entry | null | undefined;
+  sameFacts: boolean;
+}
+
 /** Whether an entry is as it was, or may be shown and is a container of the same sort that is whole. */
-export const isWhole = (run: Run, facts: Facts, entry: Entry, was: Entry | null | undefined): boolean => {
-  if (entry === was) return true;
+export const isWhole = (run: Run, facts: Facts, entry: Entry, { entry: was, sameFacts }: WasWhole): boolean => {
+  if (entry === was && (sameFacts || !needsWithin(run.frame, entry.node))) return true;
+  const wholeInside = (inner: Entry, old: Entry | null | undefined): boolean =>
+    isWhole(run, facts, inner, { entry: old, sameFacts });
   if (unmetOf(run.frame, facts, entry.node)) return false;
   const isMet = (id: Id): boolean => !unmetOf(run.frame, facts, id);
   switch (entry.kind) {
@@ -19,21 +27,21 @@ export const isWhole = (run: Run, facts: Facts, entry: Entry, was: Entry | null 
       return true;
     case "stack": {
       const old = was?.kind === "stack" ? was.entries : [];
-      return entry.entries.length > 0 && entry.entries.every((inner, i) => isWhole(run, facts, inner, old[i]));
+      return entry.entries.length > 0 && entry.entries.every((inner, i) => wholeInside(inner, old[i]));
     }
     case "hub": {
       const { active, tabs, visits } = entry;
       const old = was?.kind === "hub" ? was.tabs : {};
       if (!tabs[active] || !visits.every((id) => id !== active && isMet(id))) return false;
-      for (const id in tabs) if (!isWhole(run, facts, sure(tabs[id]), old[id])) return false;
+      for (const id in tabs) {
+        const tab = sure(tabs[id]);
+        if (!wholeInside(tab, old[id]) && !isUnmade(tab)) return false;
+      }
       return true;
     }
     case "pair": {
       const old = was?.kind === "pair" ? was : null;
-      return (
-        isWhole(run, facts, entry.list, old?.list) &&
-        (entry.detail === null || isWhole(run, facts, entry.detail, old?.detail))
-      );
+      return wholeInside(entry.list, old?.list) && (entry.detail === null || wholeInside(entry.detail, old?.detail));
     }
   }
 };
@@ -41,12 +49,13 @@ export const isWhole = (run: Run, facts: Facts, entry: Entry, was: Entry | null 
 /** Without the entries whose needs are unmet; containers may be left empty by it. Null when the entry itself goes. */
 const swept = (run: Run, facts: Facts, entry: Entry): Entry | null => {
   const need = unmetOf(run.frame, facts, entry.node);
+  if (need && isUnmade(entry)) return entry;
   if (need) {
     note(run, "swept", entry.node, { what: named(entry), need });
     lose(run, entry);
     return null;
   }
-  if (entry.kind === "screen") return entry;
+  if (entry.kind === "screen" || !needsWithin(run.frame, entry.node)) return entry;
   const left = mapEntries(entry, (inner) => swept(run, facts, inner));
   // a pair leaves with its list
   if (!left && entry.kind === "pair" && entry.detail) lose(run, entry.detail);
@@ -90,10 +99,10 @@ const wholeHub = (run: Run, facts: Facts, hub: HubEntry): HubEntry | null => {
   let { active, tabs } = hub;
   if (!tabs[active]) {
     const node = hubAt(run.frame, hub.node);
-    const isAllowed = (id: Id): boolean => tabs[id] !== undefined || mayStart(run.frame, facts, id);
+    const isAllowed = (id: Id): boolean => tabOf(hub, id) !== undefined || mayStart(run.frame, facts, id);
     const to = [startOf(node), ...childrenOf(node)].find((id) => id !== undefined && isAllowed(id));
     if (to === undefined) return null;
-    if (!tabs[to]) tabs = { ...tabs, [to]: fresh(run, to) };
+    if (!tabOf(hub, to)) tabs = { ...tabs, [to]: fresh(run, to) };
     active = to;
   }
   const visits = hub.visits.filter((id) => id !== active && !unmetOf(run.frame, facts, id));

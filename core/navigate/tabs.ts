@@ -3,7 +3,7 @@ import type { Lens } from "../frame/look.js";
 import { mayStart } from "../frame/way-in.js";
 import { hubAt } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
-import { activeTab, withChild, withEntries, withHub, withoutDetail, withoutTab, withPair } from "./entries.js";
+import { activeTab, tabOf, withChild, withEntries, withHub, withoutDetail, withoutTab, withPair } from "./entries.js";
 import { isNarrowIn, isSplit, shownInside } from "./focus.js";
 import { fresh } from "./make.js";
 import { emptied, lose, type Run } from "./run.js";
@@ -24,7 +24,7 @@ const leftBy = (run: Run, hub: HubEntry): HubEntry => {
 export const withTab = (run: Run, hub: HubEntry, to: Id, entry?: Entry): HubEntry => {
   const { active, visits } = hub;
   const { tabs } = active === to ? hub : leftBy(run, hub);
-  const shown = entry ?? tabs[to] ?? fresh(run, to);
+  const shown = entry ?? tabOf(hub, to) ?? fresh(run, to);
   return withHub(hub, {
     active: to,
     visits: active === to ? visits : [...visits.filter((id) => id !== to && id !== active), active],
@@ -39,7 +39,7 @@ export const hubBack = (run: Run, hub: HubEntry, facts: Facts): HubEntry | null 
   const to = rule === "start" ? startOf(hubAt(run.frame, hub.node)) : rule === "visited" ? visits.at(-1) : undefined;
   if (to === undefined || to === active) return null;
   // a tab that may not be shown is passed over
-  if (!hub.tabs[to] && !mayStart(run.frame, facts, to)) return null;
+  if (!tabOf(hub, to) && !mayStart(run.frame, facts, to)) return null;
   const next = withTab(run, hub, to);
   return withHub(next, { visits: visits.filter((id) => id !== to && id !== active) });
 };

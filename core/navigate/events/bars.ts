@@ -1,6 +1,6 @@
 import { startLacks } from "../../frame/way-in.js";
 import type { Id } from "../../frame/parts.js";
-import { pathTo, withAt, withChild, withPair } from "../entries.js";
+import { pathTo, tabOf, withAt, withChild, withPair } from "../entries.js";
 import type { EventOf } from "../event.js";
 import { isNarrowAt } from "../focus.js";
 import { askOf } from "../grant.js";
@@ -35,7 +35,7 @@ const choose = (run: Run, state: State, bar: SeenBar, to: Id): State => {
   const hub = path[i];
   if (hub?.kind !== "hub") return state;
   // a tab is shown though its needs are unmet: choosing it is an opening
-  if (!hub.tabs[to] && startLacks(run.frame, state.facts, to)) return open(run, state, askOf(to));
+  if (!tabOf(hub, to) && startLacks(run.frame, state.facts, to)) return open(run, state, askOf(to));
   const next = hub.active === to ? tabAgain(run, hub, isNarrowAt(run, path, i)) : withTab(run, hub, to);
   const isInPair = path.some(({ kind }) => kind === "pair");
   const chosen = isInPair ? withSides(state, path, next) : withAt(state, path, i, next);

@@ -1,0 +1,159 @@
+import type { Id } from "../frame/parts.js";
+import { entriesInside, withEntries, withHub, withPair } from "../navigate/entries.js";
+import type { Entry } from "../navigate/state.js";
+
+// What lies in a tab in the background is shown to the engine as something that tells when it is looked into. An event that
+// came to its end without doing so does the same whatever lies there, so that it has to be run but once.
+
+/** A place for what lies in a tab in the background, in a state that leaves it open. */
+interface Place {
+  node: Id;
+  key: number;
+  place: number;
+}
+
+/** What holds a place in a state: only its node is known. */
+export const placeFor = (node: Id, place: number): Entry =>
+  ({ node, key: Number.MIN_SAFE_INTEGER + place, place }) satisfies Place as unknown as Entry;
+
+const placeOf = (entry: Entry): number | undefined => (entry as unknown as Partial<Place>).place;
+
+/** What may be asked about a place: whether anything lies there, what lies there, or only whether that holds a draft. */
+type Question = number;
+const kindsOfQuestions = 3;
+const [isThere, lies, holdsDraft] = [0, 1, 2] as const;
+
+/** The number of what lies where nothing does: a tab that was not made. */
+export const nothing = 0;
+
+/** What can lie in places, by number, and whether it holds a draft. */
+export interface Lying {
+  readonly isDraftless: readonly boolean[];
+}
+
+/** What lies in the background while one event is run, and what was asked about it. */
+export class Hidden {
+  /** What was asked, the first question first. */
+  readonly asked: Question[] = [];
+  private readonly covers = new Map<Entry, number>();
+
+  private ask(place: number, kind: Question): void {
+    const question = place * kindsOfQuestions + kind;
+    if (!this.asked.includes(question)) this.asked.push(question);
+  }
+
+  /** The entry as something that tells when it is looked into; `isUnmade` where it stands for nothing. */
+  cover(entry: Entry, place: number, { isUnmade, isDraftless }: { isUnmade: boolean; isDraftless: boolean }): Entry {
+    const look = (): void => {
+      this.ask(place, isThere);
+      if (!isUnmade) this.ask(place, lies);
+    };
+    const cover = new Proxy(entry, {
+      get: (target, key) => {
+        if (key === "isDraftless") {
+          this.ask(place, holdsDraft);
+          return isDraftless;
+        }
+        if (key === "isUnmade" || key === "kind") this.ask(place, isThere);
+        else if (key !== "node" && key !== "key") look();
+        return key === "isUnmade" ? isUnmade : (Reflect.get(target, key) as unknown);
+      },
+      has: (target, key) => {
+        look();
+        return Reflect.has(target, key);
+      },
+      ownKeys: (target) => {
+        look();
+        return Reflect.ownKeys(target);
+      },
+      getOwnPropertyDescriptor: (target, key) => {
+        look();
+        return Reflect.getOwnPropertyDescriptor(target, key);
+      },
+    });
+    this.covers.set(cover, place);
+    return cover;
+  }
+
+  /** The place of an entry that is still covered; undefined where it is none, or was looked into. */
+  unlooked(entry: Entry): number | undefined {
+    const place = this.covers.get(entry);
+    return place === undefined || this.asked.includes(place * kindsOfQuestions + lies) ? undefined : place;
+  }
+}
+
+/** The containers of a tree that hold a place somewhere, and the places themselves. */
+export const openIn = (entry: Entry, open = new Set<Entry>()): ReadonlySet<Entry> => {
+  const inside = placeOf(entry) === undefined ? entriesInside(entry) : [];
+  for (const inner of inside) openIn(inner, open);
+  if (placeOf(entry) !== undefined || inside.some((inner) => open.has(inner))) open.add(entry);
+  return open;
+};
+
+/** A tree with each place in it taken by something else; `open` are the parts of it that hold one. */
+export const withPlaces = (
+  entry: Entry,
+  open: ReadonlySet<Entry>,
+  taken: (place: number, node: Id) => Entry,
+): Entry => {
+  if (!open.has(entry)) return entry;
+  const place = placeOf(entry);
+  if (place !== undefined) return taken(place, entry.node);
+  const inside = (inner: Entry): Entry => withPlaces(inner, open, taken);
+  switch (entry.kind) {
+    case "screen":
+      return entry;
+    case "stack":
+      return withEntries(entry, entry.entries.map(inside));
+    case "hub": {
+      const tabs: Record<string, Entry> = {};
+      for (const [id, tab] of Object.entries(entry.tabs)) tabs[id] = inside(tab);
+      return withHub(entry, { tabs });
+    }
+    case "pair":
+      return withPair(entry, { list: inside(entry.list), detail: entry.detail && inside(entry.detail) });
+  }
+};
+
+/** What is known by what was asked: one question after another, until there is an answer. */
+type Known<T> = { answer: T } | { question: Question; by: Map<number, Known<T>> };
+
+/** Answers kept by what had to be asked to find them. */
+export class Answers<T> {
+  private first: Known<T> | undefined;
+
+  constructor(private readonly entries: Lying) {}
+
+  /** What is to be said to a question, where `lying` has what lies in each place from `from` on. */
+  private said(question: Question, lying: Int32Array, from: number): number {
+    const kind = question % kindsOfQuestions;
+    const entry = lying[from + (question - kind) / kindsOfQuestions] ?? nothing;
+    if (kind === lies) return entry;
+    return Number(kind === isThere ? entry !== nothing : this.entries.isDraftless[entry] !== true);
+  }
+
+  /** The answer for what lies in each place; undefined where it is not known. */
+  find(lying: Int32Array, from: number): T | undefined {
+    let at = this.first;
+    while (at && !("answer" in at)) at = at.by.get(this.said(at.question, lying, from));
+    return at?.answer;
+  }
+
+  /** Keeps an answer, and returns it. */
+  keep(lying: Int32Array, from: number, asked: readonly Question[], answer: T): T {
+    let put = (known: Known<T>): void => {
+      this.first = known;
+    };
+    let at = this.first;
+    for (const question of asked) {
+      if (!at) put((at = { question, by: new Map() }));
+      if ("answer" in at || at.question !== question) throw new Error("what is asked first differs");
+      const { by } = at;
+      const said = this.said(question, lying, from);
+      put = (known) => by.set(said, known);
+      at = by.get(said);
+    }
+    put({ answer });
+    return answer;
+  }
+}

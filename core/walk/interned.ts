@@ -1,0 +1,147 @@
+import { type Lens } from "../frame/look.js";
+import { sure } from "../frame/sure.js";
+import { type Facts, type Id, noParams } from "../frame/parts.js";
+import { entriesInside, mapAll } from "../navigate/entries.js";
+import { emptyUi, type Entry, type State } from "../navigate/state.js";
+import { takenAsHeld } from "../navigate/standing.js";
+import { factsText } from "./asked-facts.js";
+import { type Bare, BareReader } from "./bare.js";
+import { Hidden, nothing, openIn, placeFor, withPlaces } from "./hidden.js";
+
+/** A state with places in it, for what lies in tabs in the background. */
+export interface Shape {
+  id: number;
+  state: State;
+  /** How many places it has. */
+  places: number;
+  /** The parts of it that hold a place. */
+  open: ReadonlySet<Entry>;
+}
+
+/** Where what lies in a place comes from: an entry by its number, or as `~i` what lay in the place i before. */
+export type Source = number;
+
+/** A state as numbers. */
+export interface Packed {
+  shape: Shape;
+  lying: Source[];
+}
+
+const holdsDraft = (entry: Entry): boolean =>
+  Object.values(entry.ui.drafts).some((text) => text !== "") || entriesInside(entry).some(holdsDraft);
+
+/** What a tab that was not made is taken for: something with nothing in it. */
+const standIn = (node: Id): Entry => ({
+  kind: "screen",
+  key: unmadeKey,
+  node,
+  params: noParams,
+  carried: noParams,
+  opens: null,
+  motion: null,
+  ui: emptyUi,
+  since: 0,
+});
+const unmadeKey = -1;
+
+const keyedHigher = (entry: Entry, by: number): Entry => {
+  const inside = entry.kind === "screen" ? entry : mapAll(entry, (inner) => keyedHigher(inner, by));
+  return { ...inside, key: entry.key + by };
+};
+
+/** States made of few numbers: a shape, and an entry for each place in it. What is equal has the same number. */
+export class Interned {
+  readonly shapes: Shape[] = [];
+  /** What lies in places, by number, and whether nothing in it holds a draft. */
+  readonly entries: (Entry | null)[] = [null];
+  readonly isDraftless: boolean[] = [true];
+  private readonly shapeOf = new Map<string, Shape>();
+  private readonly entryOf = new Map<string, number>();
+  private readonly factsOf = new Map<string, { facts: Facts; text: string }>();
+  private readonly numberOf = new Map<Facts, number>();
+  private readonly texts = new WeakMap<Entry, string>();
+  // no key is used twice, so that what lies in a place goes with every shape
+  private nextKey = 1;
+
+  constructor(readonly lens: Lens) {}
+
+  /** The state of a shape, with what lies in its places covered. */
+  stateOf(shape: Shape, lying: Int32Array, from: number, hidden: Hidden): State {
+    const { state, open } = shape;
+    const { nextKey } = this;
+    if (open.size === 0) return { ...state, nextKey };
+    const root = withPlaces(state.root, open, (place, node) => {
+      const number = sure(lying[from + place]);
+      const isUnmade = number === nothing;
+      const entry = isUnmade ? standIn(node) : sure(this.entries[number], "what lies in a place");
+      return hidden.cover(entry, place, { isUnmade, isDraftless: this.isDraftless[number] === true });
+    });
+    if (root.kind !== "stack") throw new Error("the root is no stack");
+    const whole = { ...state, root, nextKey };
+    takenAsHeld(this.lens.frame, whole);
+    return whole;
+  }
+
+  /** A state of another run as numbers, its keys made such as no other state has. */
+  packedAnew(state: State): Packed {
+    const by = this.nextKey;
+    const root = keyedHigher(state.root, by);
+    if (root.kind !== "stack") throw new Error("the root is no stack");
+    const pending = state.pending && { ...state.pending, standIn: state.pending.standIn + by };
+    return this.packed({ ...state, root, pending, nextKey: state.nextKey + by }, new Hidden());
+  }
+
+  /** A state as numbers; what is still covered in it lies where it lay. */
+  packed(state: State, hidden: Hidden): Packed {
+    this.nextKey = Math.max(this.nextKey, state.nextKey);
+    const lying: Source[] = [];
+    const leaveOut = (id: Id, tab: Entry | undefined): Entry => {
+      const place = tab && hidden.unlooked(tab);
+      lying.push(place !== undefined ? ~place : tab ? this.entry(tab) : nothing);
+      return placeFor(id, lying.length - 1);
+    };
+    const { facts, text: factsText } = this.facts(state.facts);
+    const bare = new BareReader(this.lens, leaveOut, this.texts).state(state);
+    const shape = this.shape({ text: `${factsText} ${bare.text}`, state: { ...bare.state, facts } }, lying.length);
+    return { shape, lying };
+  }
+
+  private shape({ text, state }: Bare, places: number): Shape {
+    let shape = this.shapeOf.get(text);
+    if (!shape) {
+      shape = { id: this.shapes.length, state, places, open: openIn(state.root) };
+      takenAsHeld(this.lens.frame, state);
+      this.shapes.push(shape);
+      this.shapeOf.set(text, shape);
+    }
+    return shape;
+  }
+
+  private entry(entry: Entry): number {
+    const reader = new BareReader(this.lens, null, this.texts);
+    const read = reader.entry(entry);
+    let id = this.entryOf.get(reader.text);
+    if (id === undefined) {
+      this.entryOf.set(reader.text, (id = this.entries.length));
+      this.entries.push(read);
+      this.isDraftless.push(!holdsDraft(read));
+    }
+    return id;
+  }
+
+  /** The one object for all facts that are the same in what is asked. */
+  private facts(facts: Facts): { facts: Facts; text: string } {
+    const text = factsText(this.lens.frame, facts);
+    let known = this.factsOf.get(text);
+    if (!known) {
+      this.factsOf.set(text, (known = { facts, text }));
+      this.numberOf.set(facts, this.numberOf.size);
+    }
+    return known;
+  }
+
+  /** The number of the facts of a shape. */
+  factsNumber(facts: Facts): number {
+    return sure(this.numberOf.get(facts), "the number of facts");
+  }
+}

@@ -1,0 +1,60 @@
+import type { Lens } from "../frame/look.js";
+import { isMet, standsInFor, type Unmet } from "../frame/needs.js";
+import { screenAt } from "../frame/nodes.js";
+import type { Id } from "../frame/parts.js";
+import type { FixedFrame } from "../frame/types.js";
+import { topOf } from "../navigate/focus.js";
+import { type Entry, isStuck, type State } from "../navigate/state.js";
+import { step } from "../navigate/step.js";
+import type { Choice } from "./choices.js";
+
+/** What a choice came to, beside the state. */
+export interface Came {
+  state: State;
+  /** The same screen is on top as before: a tap that did this has not gone anywhere. */
+  isSameTop: boolean;
+  /** A draft was lost, and nobody was asked. */
+  losesDraft: boolean;
+  /** What shows stands only for those who lack what they have by now, or goes on by itself: nobody should come back to it. */
+  isPassed: boolean;
+}
+
+const gates = new WeakMap<FixedFrame, Map<Id, readonly Unmet[]>>();
+
+/** The needs that a screen stands in for. */
+const standsFor = (frame: FixedFrame, id: Id): readonly Unmet[] => {
+  let known = gates.get(frame);
+  if (!known) gates.set(frame, (known = new Map()));
+  let needs = known.get(id);
+  if (!needs) known.set(id, (needs = standsInFor(frame, id)));
+  return needs;
+};
+
+/** Whether a screen on top is one that nobody should come back to: it stands in where needs are unmet, and they are met; or it goes on by itself. */
+const isPassed = ({ frame }: Lens, { facts }: State, top: Entry): boolean => {
+  if (top.kind !== "screen") return false;
+  if (screenAt(frame, top.node).after) return true;
+  const needs = standsFor(frame, top.node);
+  return needs.length > 0 && needs.every(({ need }) => isMet(facts, need));
+};
+
+/** What a choice comes to in a state. */
+export const cameOf = (lens: Lens, before: State, { events }: Choice): Came => {
+  let state = before;
+  let losesDraft = false;
+  for (const event of events) {
+    const done = step(lens.frame, lens.view, state, event);
+    state = done.state;
+    // what was answered is lost with open eyes, and what a fact takes is nobody's doing
+    if (event.do !== "answer" && event.do !== "fact")
+      losesDraft ||= done.notes.some(({ code }) => code === "draft-lost");
+  }
+  const [was, is] = [topOf(lens, before.root), topOf(lens, state.root)];
+  return {
+    state,
+    isSameTop:
+      was.key === is.key && before.drawer === state.drawer && before.outside === state.outside && !state.asking,
+    losesDraft,
+    isPassed: !state.outside && !isStuck(state) && isPassed(lens, state, is),
+  };
+};
