@@ -490,3 +490,19 @@ export {
   walkedClasses,
   type WalkReport,
 } from "./walk/index.js";
+export {
+  check,
+  checkedOf,
+  type CheckReport,
+  type Finding,
+  type Group,
+  groups,
+  type Mend,
+  type Played,
+  type Rule,
+  rules,
+  severities,
+  type Severity,
+  type StaleQuiet,
+  type Where,
+} from "./check/index.js";

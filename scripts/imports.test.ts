@@ -65,6 +65,7 @@ const coreOrder = [
   "routes",
   "sizes",
   "survive",
+  "check",
   "journey",
   "handoff",
 ];

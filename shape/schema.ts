@@ -376,6 +376,9 @@ export const frameFields = {
       see: anything.required(),
     }),
   ),
+  quiet: Joi.array().items(
+    Joi.object({ rule: Joi.string().max(60).required(), node: id, why: Joi.string().max(400).required() }),
+  ),
 };
 
 /** The whole frame file. */

@@ -25,6 +25,7 @@ export const frameDefaults = {
   relaunch: "place",
   journeys: [],
   linkCases: [],
+  quiet: [],
 } as const;
 
 /** The targets of a frame, in its order. */

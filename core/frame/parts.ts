@@ -281,6 +281,13 @@ export interface Address {
   lost?: Id;
 }
 
+/** A rule that says nothing of a node, or (without one) of the app as a whole, and why. */
+export interface Quiet {
+  rule: string;
+  node?: Id;
+  why: string;
+}
+
 /** One event of a journey, and what must be seen then. */
 export interface JourneyStep {
   event: Record<string, unknown>;

@@ -1,4 +1,4 @@
-import type { Action, Do, Id, Leave, Need, Variation } from "./parts.js";
+import type { Action, Do, Id, Leave, Need, Quiet, Variation } from "./parts.js";
 import type { Node } from "./types.js";
 
 /** What a reference points at decides what is done with it when that is gone. */
@@ -108,6 +108,14 @@ export const withLost = (vary: Variation[] | undefined, map: (id: Id) => Id | nu
     if (to === undefined || to === lost) return entry;
     const set = to === null ? rest : { ...rest, lost: to };
     return Object.keys(set).length ? { ...entry, set } : null;
+  });
+
+/** The findings that a frame silences, their nodes mapped; null takes one away. */
+export const withQuiet = (quiet: Quiet[] | undefined, map: (id: Id) => Id | null): Quiet[] | undefined =>
+  mapList(quiet, (each) => {
+    const to = each.node === undefined ? undefined : map(each.node);
+    if (to === each.node) return each;
+    return to === null || to === undefined ? null : { ...each, node: to };
   });
 
 /** The node with every name in it (those of `referencesOf`) mapped; null takes the reference, or the action that is nothing without it, away. */

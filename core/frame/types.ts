@@ -7,6 +7,7 @@ import type {
   LinkCase,
   Motion,
   MotionKind,
+  Quiet,
   Tab,
   Target,
   Theme,
@@ -90,6 +91,8 @@ export interface Frame {
   vary?: Variation[];
   journeys?: Journey[];
   linkCases?: LinkCase[];
+  /** Findings that are silenced. */
+  quiet?: Quiet[];
 }
 
 /** A frame as the engine sees it: every frame is one. */

@@ -8,7 +8,7 @@ import type { Frame, FrameField, Node } from "./types.js";
 
 const keyOrder = {
   frame:
-    "format name address targets bands short facts relaunch root nodes motions motion calm theme icons vary journeys linkCases".split(
+    "format name address targets bands short facts relaunch root nodes motions motion calm theme icons vary journeys linkCases quiet".split(
       " ",
     ),
   node: ["kind", ...propertyKeys],

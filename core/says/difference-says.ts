@@ -32,6 +32,7 @@ const fieldWords: Record<string, string> = {
   motion: "which motion is used",
   journeys: "the journeys",
   linkCases: "the kept links",
+  quiet: "what is silenced",
 };
 
 const parentNames = (frame: Frame, id: Id): string =>

@@ -1,7 +1,7 @@
 import { isAttached } from "../frame/frame-index.js";
 import type { Facts, Id } from "../frame/parts.js";
 import { addressFor, patternOf } from "../frame/pattern.js";
-import type { FixedFrame } from "../frame/types.js";
+import type { FixedFrame, Frame } from "../frame/types.js";
 import { sampleText } from "./bare.js";
 import { factsToBegin } from "./asked-facts.js";
 
@@ -21,10 +21,19 @@ const linksOf = (frame: FixedFrame): string[] =>
     return addressFor(node, params) ?? [];
   });
 
+/** An address that no screen has, but for one that takes all. */
+const nowhere = "/no-screen-has-this-address";
+
+/** Whether a frame has a screen for links that lead nowhere, in any view. */
+const namesLost = (frame: FixedFrame): boolean => {
+  const { address, vary } = frame as Pick<Frame, "address" | "vary">;
+  return address?.lost !== undefined || (vary ?? []).some(({ set }) => typeof set.lost === "string");
+};
+
 /** Every way an app may begin: by itself with the facts of a launch, then with others, then by each address with each of them. */
 export const beginningsOf = (frame: FixedFrame): { all: Beginning[]; isCut: boolean } => {
   const { all: facts, isCut } = factsToBegin(frame);
-  const links = linksOf(frame);
+  const links = [...linksOf(frame), ...(namesLost(frame) ? [nowhere] : [])];
   const all = [null, ...links].flatMap((url) => facts.map((each): Beginning => ({ facts: each, url })));
   return { all, isCut };
 };

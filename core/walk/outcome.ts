@@ -13,8 +13,8 @@ export interface Came {
   state: State;
   /** The same screen is on top as before: a tap that did this has not gone anywhere. */
   isSameTop: boolean;
-  /** A draft was lost, and nobody was asked. */
-  losesDraft: boolean;
+  /** The screens that lost a draft, and nobody was asked. */
+  lost: readonly Id[];
   /** What shows stands only for those who lack what they have by now, or goes on by itself: nobody should come back to it. */
   isPassed: boolean;
 }
@@ -41,20 +41,23 @@ const isPassed = ({ frame }: Lens, { facts }: State, top: Entry): boolean => {
 /** What a choice comes to in a state. */
 export const cameOf = (lens: Lens, before: State, { events }: Choice): Came => {
   let state = before;
-  let losesDraft = false;
+  const lost: Id[] = [];
   for (const event of events) {
+    // who taps what a form itself offers means to be done with it
+    const doneOn = event.do === "tap" ? (event.in ?? topOf(lens, state.root).node) : null;
     const done = step(lens.frame, lens.view, state, event);
     state = done.state;
     // what was answered is lost with open eyes, and what a fact takes is nobody's doing
     if (event.do !== "answer" && event.do !== "fact")
-      losesDraft ||= done.notes.some(({ code }) => code === "draft-lost");
+      for (const { code, node } of done.notes)
+        if (code === "draft-lost" && node !== null && node !== doneOn && !lost.includes(node)) lost.push(node);
   }
   const [was, is] = [topOf(lens, before.root), topOf(lens, state.root)];
   return {
     state,
     isSameTop:
       was.key === is.key && before.drawer === state.drawer && before.outside === state.outside && !state.asking,
-    losesDraft,
+    lost,
     isPassed: !state.outside && !isStuck(state) && isPassed(lens, state, is),
   };
 };

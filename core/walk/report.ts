@@ -33,6 +33,15 @@ export interface ReachedBy extends Shown {
   taps: number;
 }
 
+/** What was seen on a screen, how often, and the fewest events that show it. */
+export interface SeenOn extends Shown {
+  what: Watched;
+  /** Null where no screen shows. */
+  node: Id | null;
+  count: number;
+  taps: number;
+}
+
 /** What a walk found, as data. */
 export interface WalkReport {
   states: number;
@@ -43,6 +52,9 @@ export interface WalkReport {
   screens: ReachedBy[];
   /** The longest ladder: so many Backs until the app is left, or nothing goes back. */
   longest: Shown & { backs: number };
+  seen: SeenOn[];
+  /** The screens that Back leads to from each, by how one came there. */
+  backTo: Record<Id, Id[]>;
   /** The bounds that were met: nothing is said past them. */
   bounds: {
     /** There were more states than were gone on from. */
@@ -67,8 +79,8 @@ const brokenBy: Record<Exclude<ProofId, "reached">, readonly Watched[]> = {
 };
 
 const proofOf = (walk: Walk, id: Exclude<ProofId, "reached">): Proof => {
-  const sightings = brokenBy[id].flatMap((what) => walk.seen.get(what) ?? []);
-  const [first] = sightings;
+  const sightings = brokenBy[id].flatMap((what) => [...(walk.seen.get(what)?.values() ?? [])]);
+  const [first] = sightings.sort((a, b) => a.state - b.state);
   return {
     id,
     holds: !first,
@@ -105,5 +117,12 @@ export const reportOf = (walk: Walk): WalkReport => ({
     .map(([id, { state, taps }]): ReachedBy => ({ id, taps, ...walk.eventsTo(state) }))
     .sort((a, b) => a.taps - b.taps),
   longest: { backs: walk.longest.backs, ...(walk.longest.state < 0 ? none : walk.eventsTo(walk.longest.state)) },
+  seen: [...walk.seen].flatMap(([what, on]) =>
+    [...on].map(([node, sighting]): SeenOn => {
+      const taps = walk.states.tapsOf(sighting.state);
+      return { what, node, count: sighting.count, taps, ...walk.eventsShowing(sighting) };
+    }),
+  ),
+  backTo: Object.fromEntries([...walk.backTo].map(([id, tops]) => [id, [...tops]])),
   bounds: { isFull: walk.isFull, beyond: [...walk.beyond.values()], areFactsCut: walk.areFactsCut },
 });

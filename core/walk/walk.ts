@@ -28,7 +28,7 @@ interface Outcome {
   /** What lies in its places: an entry, or `~i` what lay in the place i. */
   lying: Int32Array;
   isSameTop: boolean;
-  losesDraft: boolean;
+  lost: readonly Id[];
   isPassed: boolean;
 }
 const stays = -1;
@@ -45,6 +45,8 @@ interface Standing {
   /** The screens that can be seen and touched. */
   screens: readonly Id[];
   strips: number;
+  /** Nothing on screen goes back: only whoever knows of the edge swipe does. */
+  isSwipeAlone: boolean;
   /** Something would be taken off by going up. */
   canGoUp: boolean;
   isAsking: boolean;
@@ -61,7 +63,7 @@ export interface Sighting {
 }
 
 /** What a walk looks out for. */
-export type Watched = "trap" | "strips" | "unmet" | "passed" | "draft" | "round" | "stuck";
+export type Watched = "trap" | "swipe" | "strips" | "unmet" | "passed" | "leaves" | "draft" | "round" | "stuck";
 
 /** What a screen was first come to by. */
 export interface ReachedScreen {
@@ -93,7 +95,10 @@ export class Walk {
   readonly reached = new Map<Id, ReachedScreen>();
   /** Screens that something leads away from. */
   readonly left = new Set<Id>();
-  readonly seen = new Map<Watched, Sighting>();
+  /** What was seen, by the screen it was seen on. */
+  readonly seen = new Map<Watched, Map<Id | null, Sighting>>();
+  /** The screens that Back leads to, by the one it leads from. */
+  readonly backTo = new Map<Id, Set<Id>>();
   /** What was not gone on to, by the node it is about. */
   readonly beyond = new Map<Id, Beyond>();
   /** The longest ladder, in Backs, and the state it begins in. */
@@ -167,10 +172,12 @@ export class Walk {
     return { beginning, events: [...events, ...(last?.events ?? [])] };
   }
 
-  private see(what: Watched, state: number, choice = -1): void {
-    const known = this.seen.get(what);
+  private see(what: Watched, on: Id | null, state: number, choice = -1): void {
+    let seen = this.seen.get(what);
+    if (!seen) this.seen.set(what, (seen = new Map()));
+    const known = seen.get(on);
     if (known) known.count += 1;
-    else this.seen.set(what, { count: 1, state, choice });
+    else seen.set(on, { count: 1, state, choice });
   }
 
   private begin(index: number): void {
@@ -237,6 +244,8 @@ export class Walk {
       screens:
         isOutside || state.asking ? [] : surface.screens.filter(({ inert }) => !inert).map(({ entry }) => entry.node),
       strips: isOutside ? 0 : surface.headers.length,
+      isSwipeAlone:
+        back?.do === "up" && back.in === undefined && !surface.headers.some(({ back: by, close }) => by || close),
       canGoUp: !isOutside && upTakes(lens, state) !== null,
       isAsking: state.asking !== null,
       isOutside,
@@ -261,8 +270,8 @@ export class Walk {
     const hidden = new Hidden();
     const before = interned.stateOf(shape, states.numbers, start + 1, hidden);
     this.asked += 1;
-    const { state, isSameTop, losesDraft, isPassed } = cameOf(this.lens, before, sure(choices[choice], "a choice"));
-    const outcome: Outcome = { shape: stays, lying: new Int32Array(0), isSameTop, losesDraft, isPassed };
+    const { state, isSameTop, lost, isPassed } = cameOf(this.lens, before, sure(choices[choice], "a choice"));
+    const outcome: Outcome = { shape: stays, lying: new Int32Array(0), isSameTop, lost, isPassed };
     if (state.root !== before.root || state.facts !== before.facts || !isBesides(state, before)) {
       const after = interned.packed(state, hidden);
       // what is laid anew may be what lay there: that is seen once it is known what lies there
@@ -302,7 +311,7 @@ export class Walk {
 
   private take(state: number, standing: Standing, choice: number): void {
     const outcome = this.outcome(state, standing, choice);
-    if (outcome.losesDraft) this.see("draft", state, choice);
+    for (const id of outcome.lost) this.see("draft", id, state, choice);
     if (outcome.shape === stays) return;
     if (outcome.shape === beyond) {
       this.edges += 1;
@@ -315,7 +324,19 @@ export class Walk {
     const next = this.found(this.target, length, state, choice, states.tapsOf(state) + (isFree ? 0 : 1));
     if (next === state) return;
     this.edges += 1;
-    if (outcome.isPassed && choice === standing.back) this.see("passed", state, choice);
+    if (choice === standing.back) this.wentBack(state, standing, choice, next, outcome.isPassed);
+  }
+
+  /** What Back came to. */
+  private wentBack(state: number, { top, back }: Standing, choice: number, next: number, isPassed: boolean): void {
+    if (top === null || next < 0) return;
+    const after = this.standing(next);
+    if (isPassed) this.see("passed", after.top, state, choice);
+    if (after.isOutside) this.see("leaves", top, state, back);
+    if (after.isAsking || after.top === null || after.top === top) return;
+    let tops = this.backTo.get(top);
+    if (!tops) this.backTo.set(top, (tops = new Set()));
+    tops.add(after.top);
   }
 
   /** What is seen in a state by itself. */
@@ -327,10 +348,12 @@ export class Walk {
         const beginning = sure(this.beginnings[-1 - this.states.parentOf(first)], "a beginning");
         this.reached.set(id, { state, taps: this.states.tapsOf(state), beginning });
       }
-    if (standing.strips > 1 && !standing.isAsking) this.see("strips", state);
-    if (this.stuckIn.has(standing)) this.see("stuck", state);
-    if (standing.canGoUp && !standing.isAsking && this.goesNowhere(state, standing)) this.see("trap", state);
-    if (hasNeeds(this.frame) && this.isUnmet(state)) this.see("unmet", state);
+    const { top, isAsking } = standing;
+    if (standing.strips > 1 && !isAsking) this.see("strips", top, state);
+    if (this.stuckIn.has(standing)) this.see("stuck", top, state);
+    if (standing.isSwipeAlone) this.see("swipe", top, state);
+    if (standing.canGoUp && !isAsking && this.goesNowhere(state, standing)) this.see("trap", top, state);
+    if (hasNeeds(this.frame) && this.isUnmet(state)) this.see("unmet", top, state);
   }
 
   /** Whether nothing goes back in a state. */
@@ -417,7 +440,7 @@ export class Walk {
       if (!standing.isAsking) backs += 1;
       ends[state] = end;
       ladders[state] = backs;
-      if (end === End.round) this.see("round", state);
+      if (end === End.round) this.see("round", standing.top, state);
       else if (backs > this.longest.backs) this.longest = { backs, state };
     }
   }

@@ -1,7 +1,7 @@
 import { childrenOf } from "../../frame/defaults.js";
 import { indexOf, subtreeOf } from "../../frame/frame-index.js";
 import type { Id } from "../../frame/parts.js";
-import { mapReferences, referencesOf, withLost } from "../../frame/references.js";
+import { mapReferences, referencesOf, withLost, withQuiet } from "../../frame/references.js";
 import type { Frame, Node } from "../../frame/types.js";
 import { keepsIds, known, notRoot, structural, withoutChild } from "./common.js";
 import type { Kind } from "./kind.js";
@@ -39,9 +39,12 @@ export const remove: Kind<"remove"> = {
       if (next !== node) draft.put(other, next);
     }
     for (const inner of gone) draft.drop(inner);
-    const { address, vary } = draft.frame;
-    const varied = withLost(vary, (to) => (gone.has(to) ? null : to));
+    const { address, vary, quiet } = draft.frame;
+    const stays = (to: Id): Id | null => (gone.has(to) ? null : to);
+    const varied = withLost(vary, stays);
     if (varied !== vary) draft.field("vary", varied);
+    const heard = withQuiet(quiet, stays);
+    if (heard !== quiet) draft.field("quiet", heard);
     if (address?.lost === undefined || !gone.has(address.lost)) return;
     const { lost: _, ...rest } = address;
     draft.field("address", rest);

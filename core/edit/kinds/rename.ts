@@ -1,6 +1,6 @@
 import { childrenOf } from "../../frame/defaults.js";
 import type { Id } from "../../frame/parts.js";
-import { mapReferences, withLost } from "../../frame/references.js";
+import { mapReferences, withLost, withQuiet } from "../../frame/references.js";
 import { noRenames } from "../renames.js";
 import { freeId, known, structural, withChildrenNamed } from "./common.js";
 import type { Kind } from "./kind.js";
@@ -27,5 +27,7 @@ export const rename: Kind<"rename"> = {
     if (address?.lost === id) draft.field("address", { ...address, lost: to });
     const varied = withLost(draft.frame.vary, map);
     if (varied !== draft.frame.vary) draft.field("vary", varied);
+    const quiet = withQuiet(draft.frame.quiet, map);
+    if (quiet !== draft.frame.quiet) draft.field("quiet", quiet);
   },
 };

@@ -1,0 +1,103 @@
+import { applyEdit } from "../edit/apply.js";
+import { faultsOf } from "../faults/faults.js";
+import type { Frame } from "../frame/types.js";
+import { plainFrame } from "../frame/write.js";
+import { launch, step } from "../navigate/step.js";
+import { checkExamples } from "../testing/check-examples.js";
+import { sure } from "../frame/sure.js";
+import { walkedClasses } from "../walk/classes.js";
+import { viewInBand } from "../walk/classes.js";
+import { reportOf } from "../walk/report.js";
+import { Walk } from "../walk/walk.js";
+import { check, checkedOf, type CheckReport } from "./check.js";
+import { rules } from "./rules.js";
+
+const reported = (frame: Frame): CheckReport => {
+  const walks = walkedClasses(frame).map(({ view }) => {
+    const walk = new Walk(frame, view);
+    while (walk.advance(1000));
+    return reportOf(walk);
+  });
+  return check(checkedOf(frame, walks));
+};
+const ofRule = (frame: Frame, code: string) => reported(frame).findings.filter((finding) => finding.code === code);
+
+test("each rule has an example, and each example is of a rule", () => {
+  expect(Object.keys(checkExamples).sort()).toEqual(rules.map(({ code }) => code).sort());
+});
+
+describe.each(rules)("$code", ({ code }) => {
+  const { faulty, clean } = sure(checkExamples[code], `the example of ${code}`);
+
+  test("finds its fault, and not in a frame that is nearly equal", () => {
+    expect([faultsOf(faulty), faultsOf(clean)]).toEqual([[], []]);
+    expect(ofRule(faulty, code).length).toBeGreaterThan(0);
+    expect(ofRule(clean, code)).toEqual([]);
+  });
+
+  test("each of its mends takes the finding away by one edit, which is undone by one", () => {
+    for (const { node, key, says, mends } of ofRule(faulty, code))
+      for (const { edit } of mends) {
+        const mended = applyEdit(plainFrame(faulty), edit);
+        if (!mended.ok) throw new Error(`the mend of ${code} is refused`);
+        const left = ofRule(mended.frame, code).filter(
+          (each) => each.node === node && each.key === key && each.says === says,
+        );
+        expect(left).toEqual([]);
+        const back = applyEdit(mended.frame, mended.inverse);
+        expect(back.ok && back.frame).toEqual(plainFrame(faulty));
+      }
+  });
+
+  test("what shows it can be played", () => {
+    for (const { show } of ofRule(faulty, code)) {
+      if (!show) continue;
+      const view = viewInBand(faulty, show.where.target, show.where.band);
+      let at = launch(faulty, view, show.beginning.facts, show.beginning.url ?? undefined);
+      for (const event of show.events) {
+        const before = at.state;
+        at = step(faulty, view, before, event);
+        expect(at.state === before ? event : null).toBeNull();
+      }
+    }
+  });
+});
+
+describe("what is silenced", () => {
+  const { faulty, clean } = sure(checkExamples.loose);
+
+  test("a finding with its rule and node in `quiet` stays, with the reason", () => {
+    const quiet = [{ rule: "loose", node: "late", why: "Comes next month." }];
+    expect(ofRule({ ...faulty, quiet }, "loose")).toMatchObject([{ node: "late", quiet: "Comes next month." }]);
+    expect(reported({ ...faulty, quiet }).stale).toEqual([]);
+  });
+
+  test("what silences nothing any more is told", () => {
+    const quiet = [{ rule: "loose", node: "books", why: "It was loose." }];
+    expect(reported({ ...clean, quiet }).stale).toEqual([{ rule: "loose", node: "books", why: "It was loose." }]);
+  });
+
+  test("it follows its node through a rename, and goes with it", () => {
+    const frame = plainFrame({ ...faulty, quiet: [{ rule: "loose", node: "late", why: "Next." }] });
+    const renamed = applyEdit(frame, { kind: "rename", id: "late", to: "overdue" });
+    expect(renamed.ok && renamed.frame.quiet).toEqual([{ rule: "loose", node: "overdue", why: "Next." }]);
+    const removed = applyEdit(frame, { kind: "remove", id: "late" });
+    expect(removed.ok && removed.frame.quiet).toBeUndefined();
+  });
+});
+
+test("the worst comes first, and what holds in every view names none", () => {
+  const { findings } = reported(sure(checkExamples.trap).faulty);
+  const order = ["fault", "doubt", "hint"];
+  const ranks = findings.map(({ severity }) => order.indexOf(severity));
+  expect(ranks).toEqual([...ranks].sort());
+  expect(findings[0]).toMatchObject({ code: "trap", where: [] });
+});
+
+test("where nothing was walked, rules that ask a walk find nothing, and all others do", () => {
+  const { faulty } = sure(checkExamples.trap);
+  const { findings, walks } = check(checkedOf({ ...faulty, nodes: { ...faulty.nodes, extra: { kind: "screen" } } }));
+  expect(walks).toEqual([]);
+  expect(findings.map(({ code }) => code)).toEqual(expect.arrayContaining(["loose"]));
+  expect(findings.map(({ code }) => code)).not.toContain("trap");
+});

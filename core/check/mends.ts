@@ -1,0 +1,23 @@
+import { propertyEdit } from "../edit/property-edit.js";
+import type { Edit } from "../edit/edit.js";
+import type { Id } from "../frame/parts.js";
+import type { NodeKey } from "../frame/properties.js";
+import type { Frame } from "../frame/types.js";
+import { applyEdit } from "../edit/apply.js";
+import type { Mend } from "./rule.js";
+
+/** A mend that gives a node one property, in every view; without a value it goes back to what holds without one. */
+export const setting = (
+  frame: Frame,
+  node: Id,
+  key: NodeKey,
+  value: unknown,
+  told: Pick<Mend, "label" | "says">,
+): Mend => ({ ...told, edit: propertyEdit(frame, node, key, value) });
+
+/** Those of some mends that can be made of the frame. */
+export const thatGo = (frame: Frame, mends: readonly (Mend | null)[]): Mend[] =>
+  mends.filter((mend) => mend !== null).filter(({ edit }) => applyEdit(frame, edit).ok);
+
+/** A mend that takes something out. */
+export const removing = (told: Pick<Mend, "label" | "says">, edit: Edit): Mend => ({ ...told, edit });

@@ -1,0 +1,35 @@
+import { indexOf, isAttached } from "../../frame/frame-index.js";
+import { draftFieldsOf } from "../../frame/drafts.js";
+import { plainName } from "../../frame/names.js";
+import { nodeAt } from "../../frame/nodes.js";
+import { list } from "../../says/words.js";
+import { removing } from "../mends.js";
+import type { Rule } from "../rule.js";
+
+export const lostByKill: Rule = {
+  code: "lost-by-kill",
+  group: "keeping",
+  severity: "hint",
+  suffers: "They answer a call, come back, and what they typed is gone.",
+  why: "A system ends apps in the background whenever it needs the room, and an app that comes back at its place comes back without drafts.",
+  find: ({ frame }) => {
+    if (frame.relaunch === "everything") return [];
+    const forms = indexOf(frame).ids.filter(
+      (id) =>
+        isAttached(frame, id) && frame.nodes[id]?.kind === "screen" && draftFieldsOf(nodeAt(frame, id)).length > 0,
+    );
+    if (forms.length === 0) return [];
+    const mend = removing(
+      { label: "Come back with everything", says: "drafts, scroll and values handed over are there again" },
+      { kind: "setFrame", key: "relaunch", value: "everything" },
+    );
+    return [
+      {
+        node: null,
+        says: "Drafts are lost when the system ends the app",
+        detail: `in ${list(forms.slice(0, 4).map((id) => plainName(frame, id)))}${forms.length > 4 ? ` and ${forms.length - 4} more` : ""}`,
+        mends: [mend],
+      },
+    ];
+  },
+};
