@@ -1,25 +1,129 @@
-import { type Command, Option } from "commander";
-import { faultLine } from "../core/index.js";
+import { type Command, InvalidArgumentError, Option } from "commander";
+import {
+  boundsSay,
+  checkedAtOnce,
+  Checking,
+  type CheckReport,
+  faultLine,
+  type Finding,
+  type Frame,
+  proofsOverall,
+  proofTitles,
+  type Severity,
+  severities,
+  whereSays,
+} from "../core/index.js";
 import { readFrame } from "../shape/read.js";
 import { faultLines, readInput } from "./input.js";
 
-const check = async (file: string, { format }: { format: string }): Promise<void> => {
+interface Options {
+  format: "text" | "json";
+  walk?: true;
+  maxStates: number;
+  failOn: Severity;
+}
+
+/** States that are gone on from at a time. */
+const slice = 10_000;
+
+/** What the frame alone shows, and with a walk what that does. */
+const reported = (frame: Frame, { walk, maxStates }: Options): CheckReport => {
+  const looked = checkedAtOnce(frame);
+  if (!walk) return { ...looked, stale: [] };
+  const checking = new Checking(frame, { mostStates: maxStates });
+  while (checking.advance(slice));
+  const walked = checking.report();
+  const order = (severity: Severity): number => severities.indexOf(severity);
+  return {
+    findings: [...walked.findings, ...looked.findings].sort((a, b) => order(a.severity) - order(b.severity)),
+    // what neither half found is there no more
+    stale: walked.stale.filter(({ rule, node }) =>
+      looked.stale.some((each) => each.rule === rule && each.node === node),
+    ),
+    walks: walked.walks,
+  };
+};
+
+const findingLine = (
+  file: string,
+  frame: Frame,
+  { severity, code, node, says, detail, where, quiet }: Finding,
+): string => {
+  const places = whereSays(frame, where);
+  const more = [places && `on ${places}`, detail].filter(Boolean).join(", ");
+  const at = node === null ? "" : ` [${node}]`;
+  return `${file}: ${quiet === null ? severity : "silenced"} ${code}${at}: ${says}${more && `. ${more}`}${quiet === null ? "" : `. ${quiet}`}`;
+};
+
+const asText = (file: string, frame: Frame, { findings, stale, walks }: CheckReport): string[] => {
+  const heard = findings.filter(({ quiet }) => quiet === null);
+  const proofs = proofsOverall({ walks }).map(({ id, holds, broken, states }) =>
+    holds
+      ? `${file}: holds in ${states} states: ${proofTitles[id]}`
+      : `${file}: broken ${broken} times: ${proofTitles[id]}`,
+  );
+  const count = severities.map((severity) => {
+    const number = heard.filter((finding) => finding.severity === severity).length;
+    return `${number === 0 ? "no" : number} ${severity}${number === 1 ? "" : "s"}`;
+  });
+  const silenced = findings.length - heard.length;
+  return [
+    ...findings.map((finding) => findingLine(file, frame, finding)),
+    ...stale.map(
+      ({ rule, node }) => `${file}: ${rule}${node === null ? "" : ` [${node}]`} is silenced, and not there any more`,
+    ),
+    ...proofs,
+    ...(walks.length
+      ? boundsSay(
+          frame,
+          walks.map(({ walk }) => walk),
+        ).map((bound) => `${file}: ${bound}`)
+      : []),
+    `${file}: ${count.join(", ")}${silenced ? `, ${silenced} silenced` : ""}.`,
+  ];
+};
+
+const check = async (file: string, options: Options): Promise<void> => {
+  const { format, failOn } = options;
   const result = readFrame(await readInput(file));
   const faults = result.ok ? [] : result.faults;
-  if (format === "json") process.stdout.write(`${JSON.stringify({ file, faults }, null, 2)}\n`);
-  else if (faults.length) process.stdout.write(`${faults.map((fault) => `${file}: ${faultLine(fault)}`).join("\n")}\n`);
-  else process.stdout.write(`${file}: no faults.\n`);
-  if (faults.length === 0) return;
+  const report = result.ok ? reported(result.frame, options) : null;
+  if (format === "json") process.stdout.write(`${JSON.stringify({ file, faults, ...report }, null, 2)}\n`);
+  else if (result.ok && report) process.stdout.write(`${asText(file, result.frame, report).join("\n")}\n`);
+  else process.stdout.write(`${faults.map((fault) => `${file}: ${faultLine(fault)}`).join("\n")}\n`);
+  const least = severities.indexOf(failOn);
+  const isFailed = report?.findings.some(
+    ({ severity, quiet }) => quiet === null && severities.indexOf(severity) <= least,
+  );
+  if (faults.length === 0) {
+    if (isFailed) process.exitCode = 1;
+    return;
+  }
   if (format === "json") process.stderr.write(`${faultLines(file, faults).join("\n")}\n`);
   // a text that is no frame at all cannot be checked; a frame with faults was checked, and they were found
   process.exitCode = faults.some((fault) => fault.pointer === "") ? 2 : 1;
 };
 
+const asCount = (text: string): number => {
+  const count = Number(text);
+  if (!Number.isInteger(count) || count < 1) throw new InvalidArgumentError("Give a number from 1.");
+  return count;
+};
+
 export const addCheck = (program: Command): void => {
   program
     .command("check")
-    .description("find what is wrong in a frame file")
+    .description("find what is wrong in a frame file, and with the app it describes")
     .argument("<file>", "a frame file, or - for standard input")
     .addOption(new Option("--format <format>", "how to print").choices(["text", "json"]).default("text"))
+    .option("--walk", "go through every state that can be reached, and prove what holds in all of them")
+    .addOption(
+      new Option("--max-states <count>", "states to walk in each view, at most").argParser(asCount).default(200_000),
+    )
+    .addOption(
+      new Option("--fail-on <severity>", "end with 1 where something so bad, or worse, is found")
+        .choices(["fault", "doubt"])
+        .default("fault"),
+    )
     .action(check);
 };

@@ -264,6 +264,42 @@ describe("check", () => {
       "/nodes/task/actions/0/do/to",
     ]);
   });
+  test("tells what a person would suffer, and with a walk what is proved", async () => {
+    const stuck = changed((frame) => {
+      frame.targets[1].edgeSwipe = false;
+      frame.nodes.photo.header = "off";
+      delete frame.nodes.photo.actions;
+      frame.nodes.late = { kind: "screen" };
+      frame.quiet = [{ rule: "loose", node: "late", why: "Comes next." }];
+    });
+    const looked = await handy(["check", "-"], stuck);
+    expect(looked).toMatchObject({ code: 0, err: "" });
+    expect(looked.out).toContain("-: silenced loose [late]: late stands in no container. Comes next.");
+    expect(looked.out).toContain("-: no faults, no doubts, 1 hint, 1 silenced.");
+    const walked = await handy(["check", "-", "--walk"], stuck);
+    expect(walked.code).toBe(1);
+    expect(walked.out).toContain("-: fault trap [photo]: Back leads nowhere from Photo of plot. on Swipe-back phone");
+    expect(walked.out).toMatch(/-: holds in \d+ states: Never two strips/);
+    expect(walked.out).toMatch(/-: broken \d+ times: No trap/);
+    const json = JSON.parse((await handy(["check", "-", "--walk", "--format", "json"], stuck)).out);
+    expect(json.findings.find(({ code }: any) => code === "trap")).toMatchObject({
+      severity: "fault",
+      node: "photo",
+      where: [
+        { target: "swipe", band: "hand" },
+        { target: "swipe", band: "lap" },
+        { target: "swipe", band: "desk" },
+      ],
+      mends: [{ label: "Give it a strip" }, { label: "Add a close" }],
+    });
+    expect(json.walks.map(({ walk }: any) => walk.bounds.isFull)).not.toContain(true);
+  });
+  test("ends with 1 from the severity it is told to, and says where it stopped walking", async () => {
+    expect((await handy(["check", demo, "--walk", "--fail-on", "doubt"])).code).toBe(1);
+    const few = await handy(["check", demo, "--walk", "--max-states", "50"]);
+    expect(few).toMatchObject({ code: 0, out: expect.stringContaining("there are more states than were walked") });
+    expect((await handy(["check", demo, "--max-states", "none"])).code).toBe(2);
+  });
   test.each([
     ["malformed JSON", '{"a": oops}', "line 1, column 7"],
     ["nothing", "", "it is empty"],

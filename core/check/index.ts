@@ -1,4 +1,6 @@
 export { check, checkedOf, type CheckReport, type Finding, type StaleQuiet } from "./check.js";
+export { checkedAtOnce, Checking, type CheckProgress } from "./checking.js";
+export { type PlayedStep, playedSteps } from "./play.js";
 export {
   type Group,
   groups,
@@ -10,3 +12,4 @@ export {
   type Where,
 } from "./rule.js";
 export { rules } from "./rules.js";
+export { boundsSay, type ProofOverall, proofsOverall, proofTitles, whereSays } from "./words.js";

@@ -44,7 +44,8 @@ export const pathOf = ({ rungs, end }: Ladder): LadderPath => ({ nodes: rungs.ma
 export const samePath = (a: LadderPath, b: LadderPath): boolean =>
   a.end === b.end && a.nodes.length === b.nodes.length && a.nodes.every((node, i) => node === b.nodes[i]);
 
-const goesBack = (action: Do): boolean =>
+/** Whether an action takes its screen off, by itself or once it has set something. */
+export const goesBack = (action: Do): boolean =>
   action.kind === "back" ||
   action.kind === "close" ||
   (action.kind === "set" && action.then !== undefined && goesBack(action.then));

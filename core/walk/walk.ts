@@ -1,6 +1,8 @@
 import { type Lens, lensOf } from "../frame/look.js";
 import { hasNeeds, unmetOf } from "../frame/needs.js";
 import { equal } from "../frame/equal.js";
+import { screenAt } from "../frame/nodes.js";
+import { isThere } from "../frame/only.js";
 import { sure } from "../frame/sure.js";
 import type { Facts, Id } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
@@ -10,8 +12,8 @@ import { entriesInside } from "../navigate/entries.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { type Entry, isStuck, type State } from "../navigate/state.js";
 import { launch } from "../navigate/step.js";
-import { backEvent } from "../observe/ladder.js";
-import { surfaceIn } from "../observe/surface.js";
+import { backEvent, goesBack } from "../observe/ladder.js";
+import { type Surface, surfaceIn } from "../observe/surface.js";
 import { factChanges } from "./asked-facts.js";
 import { type Beginning, beginningsOf } from "./beginnings.js";
 import { type Beyond, beyondOf, type Bounds, usualBounds } from "./bounds.js";
@@ -244,8 +246,7 @@ export class Walk {
       screens:
         isOutside || state.asking ? [] : surface.screens.filter(({ inert }) => !inert).map(({ entry }) => entry.node),
       strips: isOutside ? 0 : surface.headers.length,
-      isSwipeAlone:
-        back?.do === "up" && back.in === undefined && !surface.headers.some(({ back: by, close }) => by || close),
+      isSwipeAlone: back?.do === "up" && back.in === undefined && !showsBack(lens, state, surface),
       canGoUp: !isOutside && upTakes(lens, state) !== null,
       isAsking: state.asking !== null,
       isOutside,
@@ -445,6 +446,13 @@ export class Walk {
     }
   }
 }
+
+/** Whether something on the top screen goes back: a strip, or an action. */
+const showsBack = ({ frame, view }: Lens, { facts }: State, { headers, top }: Surface): boolean => {
+  if (headers.some(({ back, close }) => back || close)) return true;
+  const { actions = [] } = top ? screenAt(frame, top.node) : {};
+  return actions.some(({ only, do: act }) => goesBack(act) && isThere(frame, only, view, facts));
+};
 
 /** Whether two states are the same beside their entries and facts. */
 const isBesides = (a: State, b: State): boolean =>

@@ -105,12 +105,15 @@ const StatePlace = later(() => import("../places/state/state.js"));
 
 const Motions = later(() => import("../places/motion/motion.js"));
 
+const Checks = later(() => import("../places/checks/checks.js"));
+
 const shown: Record<PlaceId, ReactNode> = {
   plan: <Plan />,
   links: <Links />,
   sizes: <Sizes />,
   state: <StatePlace />,
   motion: <Motions />,
+  checks: <Checks />,
 };
 
 function Workplace() {

@@ -1,4 +1,5 @@
 import { createContext, useContext, useEffect, useRef, useSyncExternalStore } from "react";
+import type { Checked } from "../data/checks.js";
 import type { Edited } from "../data/editing.js";
 import type { External } from "../data/external.js";
 import type { Live } from "../data/live-device.js";
@@ -25,6 +26,8 @@ export const useEditing = <P,>(part: (edited: Edited) => P): P => useExternal(us
 export const useLive = <P,>(part: (live: Live) => P): P => useExternal(useOpenFrame().live, part);
 /** A part of the devices that stand side by side. */
 export const useSizes = <P,>(part: (shown: SizesShown) => P): P => useExternal(useOpenFrame().sizes, part);
+/** A part of what is known to be wrong. */
+export const useChecks = <P,>(part: (checked: Checked) => P): P => useExternal(useOpenFrame().checks, part);
 /** A part of what is chosen. */
 export const useSelection = <P,>(part: (selected: Selected) => P): P => useExternal(useOpenFrame().selection, part);
 

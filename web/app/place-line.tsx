@@ -5,10 +5,15 @@ import { later } from "../parts/later.js";
 import { type PlaceId, places, usePlace, usePlaceAddress } from "./places.js";
 
 const LinksHealth = later(() => import("../places/links/links-health.js"));
+const ChecksHealth = later(() => import("../places/checks/checks-health.js"));
 const MotionHealth = later(() => import("../places/motion/motion-health.js"));
 
 /** What says of a place that something is wrong there, where something can be. */
-const healths: Partial<Record<PlaceId, ReactNode>> = { links: <LinksHealth />, motion: <MotionHealth /> };
+const healths: Partial<Record<PlaceId, ReactNode>> = {
+  links: <LinksHealth />,
+  motion: <MotionHealth />,
+  checks: <ChecksHealth />,
+};
 
 /** The places of the work by their numbers, each with its health. */
 export function PlaceLine() {

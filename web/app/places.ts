@@ -8,6 +8,7 @@ export const places = [
   { id: "sizes", label: "Sizes", says: "every size at once, and what differs" },
   { id: "state", label: "State", says: "what each tab holds, and what survives" },
   { id: "motion", label: "Motion", says: "how screens move, by eye and by number" },
+  { id: "checks", label: "Checks", says: "what is wrong, and what is proved" },
 ] as const;
 
 export type PlaceId = (typeof places)[number]["id"];
@@ -25,6 +26,7 @@ const own: Record<PlaceId, readonly string[]> = {
   sizes: [],
   state: [],
   motion: ["move", "by", "motion", "stage"],
+  checks: [],
 };
 
 /** The address of a place of the open frame, with the choice and the view that are there now. */

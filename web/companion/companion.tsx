@@ -168,7 +168,13 @@ const underneath = 300;
 /** Why the last thing happened; its first sentence is the news. */
 function Why({ reasons, isShort }: { reasons: readonly string[]; isShort: boolean }) {
   return (
-    <ul aria-label="Why" aria-live="polite" className={`min-w-0 overflow-auto ${isShort ? "h-11" : "min-h-15 grow"}`}>
+    <ul
+      aria-label="Why"
+      aria-live="polite"
+      // where it is scrolled, keys have to get there
+      tabIndex={isShort ? 0 : undefined}
+      className={`min-w-0 overflow-auto ${isShort ? "h-11" : "min-h-15 grow"}`}
+    >
       {reasons.map((reason, i) => (
         <li key={i} className={i === 0 ? "" : "mt-1 text-ink-2"}>
           {reason}

@@ -1,4 +1,5 @@
 import type { View } from "../../core/index.js";
+import { Checks } from "./checks.js";
 import { Editing } from "./editing.js";
 import { LiveDevice } from "./live-device.js";
 import { Sizes } from "./sizes.js";
@@ -10,6 +11,7 @@ export class OpenFrame {
   readonly editing: Editing;
   readonly live: LiveDevice;
   readonly sizes: Sizes;
+  readonly checks: Checks;
   readonly selection = new Selection();
 
   constructor(head: HeadAnswer, given: Partial<View>) {
@@ -17,10 +19,12 @@ export class OpenFrame {
     const frame = () => this.editing.get().frame;
     this.live = new LiveDevice(head.id, frame, given);
     this.sizes = new Sizes(head.id, frame, this.live);
+    this.checks = new Checks(frame);
     this.editing.follow((before, frame, renamed) => {
       this.live.carryOver(before, frame, renamed);
       this.sizes.carryOver(before, frame, renamed);
       this.selection.rename(renamed);
+      this.checks.carryOver();
     });
   }
 
@@ -30,6 +34,7 @@ export class OpenFrame {
     addEventListener("pagehide", this.live.keep);
     return () => {
       close();
+      this.checks.close();
       this.live.keep();
       removeEventListener("pagehide", this.live.keep);
     };

@@ -1,0 +1,106 @@
+import type { CheckProgress, CheckReport, Finding, Frame, StaleQuiet } from "../../core/index.js";
+import { type CheckingClient, startChecking } from "../workers/checking/client.js";
+import type { FromChecking } from "../workers/checking/messages.js";
+import { External } from "./external.js";
+import { oncePainted } from "./once-painted.js";
+
+/** A walk that was made, of the frame as it is or as it was before the last edits. */
+export interface Walked {
+  report: CheckReport;
+  ms: number;
+  wasStopped: boolean;
+}
+
+/** What is known to be wrong with the open frame. */
+export interface Checked {
+  /** What the frame alone shows; null as long as nothing was looked at. */
+  looked: CheckReport | null;
+  walked: Walked | null;
+  /** The frame is as it was walked. */
+  isFresh: boolean;
+  progress: CheckProgress | null;
+  /** The check could not be loaded. */
+  failed: boolean;
+}
+
+/** States that are walked in each view without being asked for more. */
+export const usualStates = 50_000;
+
+/** Checks the open frame in a worker of its own, from when somebody first wants to know, and again after each edit. */
+export class Checks extends External<Checked> {
+  private client: CheckingClient | null = null;
+  private number = 0;
+  private mostStates = usualStates;
+  private callOff: (() => void) | null = null;
+
+  constructor(private readonly frame: () => Frame) {
+    super({ looked: null, walked: null, isFresh: false, progress: null, failed: false });
+  }
+
+  /** Begins, if it has not. */
+  begin(): void {
+    if (this.client || typeof Worker === "undefined") return;
+    this.client = startChecking(this.answered, () => {
+      this.client?.close();
+      this.client = null;
+      this.set({ failed: true, progress: null });
+    });
+    this.set({ failed: false });
+    this.ask();
+  }
+
+  /** The frame is another. */
+  carryOver(): void {
+    if (!this.client) return;
+    this.set({ isFresh: false });
+    this.callOff?.();
+    this.callOff = oncePainted(() => this.ask());
+  }
+
+  /** Walks again, as far as is said. */
+  walk(mostStates = this.mostStates): void {
+    this.mostStates = mostStates;
+    this.begin();
+    this.ask();
+  }
+
+  stop(): void {
+    this.client?.send({ do: "stop" });
+  }
+
+  close(): void {
+    this.callOff?.();
+    this.client?.close();
+    this.client = null;
+  }
+
+  private ask(): void {
+    this.number += 1;
+    this.client?.send({ do: "check", number: this.number, frame: this.frame(), mostStates: this.mostStates });
+  }
+
+  private readonly answered = (message: FromChecking): void => {
+    if (message.number !== this.number) return;
+    if (message.do === "looked") this.set({ looked: message.report });
+    else if (message.do === "walking") this.set({ progress: message.progress });
+    else {
+      const { report, ms, wasStopped } = message;
+      this.set({ walked: { report, ms, wasStopped }, isFresh: true, progress: null });
+    }
+  };
+}
+
+const rank = { fault: 0, doubt: 1, hint: 2 } as const;
+
+/** All that is known to be wrong, the worst first. What only a walk shows is as the last one found it. */
+export const findingsOf = ({ looked, walked }: Checked): Finding[] =>
+  [...(walked?.report.findings ?? []), ...(looked?.findings ?? [])].sort((a, b) => rank[a.severity] - rank[b.severity]);
+
+/** What was silenced and is not there any more. */
+export const staleOf = ({ looked, walked, isFresh }: Checked): StaleQuiet[] => {
+  if (!looked || !walked || !isFresh) return [];
+  // what one half says nothing of, the other may have found
+  const isStale = ({ rule, node }: StaleQuiet, among: readonly StaleQuiet[]): boolean =>
+    among.some((each) => each.rule === rule && each.node === node);
+  return walked.report.stale.filter((each) => isStale(each, looked.stale));
+};

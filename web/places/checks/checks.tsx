@@ -1,0 +1,54 @@
+import { useEffect, useMemo, useState } from "react";
+import { type Finding, type Played } from "../../../core/index.js";
+import { useChecks, useEditing, useOpenFrame } from "../../app/open-frame.js";
+import { findingsOf, staleOf } from "../../data/checks.js";
+import { type Shelf, FindingList, isIn } from "./finding-list.js";
+import { Proofs } from "./proofs.js";
+import { Taps } from "./taps.js";
+import { keyOf } from "./finding-key.js";
+import { usePlaying } from "./use-playing.js";
+import { WalkLine } from "./walk-line.js";
+
+/** What is proved, what is wrong with the app as a person would suffer it, and how far each screen is. */
+export default function Checks() {
+  const { checks } = useOpenFrame();
+  useEffect(() => checks.begin(), [checks]);
+  const frame = useEditing((edited) => edited.frame);
+  const checked = useChecks((all) => all);
+  const findings = useMemo(() => findingsOf(checked), [checked]);
+  const stale = useMemo(() => staleOf(checked), [checked]);
+  const [shelf, setShelf] = useState<Shelf | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const playing = usePlaying(frame);
+  const { walked } = checked;
+  const walks = useMemo(() => walked?.report.walks ?? [], [walked]);
+
+  const shown = shelf ?? (["fault", "doubt", "hint"] as const).find((each) => findings.some(isIn(each))) ?? "fault";
+  const choose = (finding: Finding) => {
+    setChosen(keyOf(finding));
+    if (finding.show) playing.play(finding.show);
+  };
+  const show = (played: Played) => {
+    setChosen(null);
+    playing.play(played);
+  };
+  return (
+    <main aria-label="Checks" className="flex min-w-0 grow flex-col gap-3 overflow-auto bg-page p-3.5">
+      <WalkLine frame={frame} checked={checked} />
+      <Proofs frame={frame} report={walked?.report ?? null} onShow={show} />
+      <FindingList
+        frame={frame}
+        findings={findings}
+        stale={stale}
+        shelf={shown}
+        onShelf={setShelf}
+        chosen={chosen}
+        onChoose={choose}
+        playing={playing}
+        isLooking={checked.looked === null && !checked.failed}
+        isWalking={walked === null && !checked.failed}
+      />
+      <Taps frame={frame} walks={walks} onShow={show} />
+    </main>
+  );
+}

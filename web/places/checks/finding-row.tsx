@@ -1,0 +1,124 @@
+import { useState } from "react";
+import { type Finding, type Frame, groups, parentsOf, whereSays } from "../../../core/index.js";
+import { useOpenFrame } from "../../app/open-frame.js";
+import { usePlace } from "../../app/places.js";
+import { Button } from "../../parts/button.js";
+import { SilenceLine } from "./silence-line.js";
+import type { Playing } from "./use-playing.js";
+
+const edges = { fault: "border-l-clay", doubt: "border-l-ink", hint: "border-l-ink-2" } as const;
+
+interface FindingRowProps {
+  frame: Frame;
+  finding: Finding;
+  isChosen: boolean;
+  onChoose: (finding: Finding) => void;
+  /** What is played of it; null where it is not chosen. */
+  playing: Playing | null;
+}
+
+/** One finding: what is wrong, where, and what mends it; chosen, also why it matters and how it is seen. */
+export function FindingRow({ frame, finding, isChosen, onChoose, playing }: FindingRowProps) {
+  const { editing } = useOpenFrame();
+  const { says, detail, severity, where, mends, quiet, facts } = finding;
+  const places = whereSays(frame, where);
+  const under = [places && `on ${places}`, detail, facts && `with ${facts}`].filter(Boolean).join(" · ");
+  return (
+    <li
+      data-finding={finding.code}
+      className={`rounded-sm border border-l-4 bg-plate-1 ${edges[severity]} ${isChosen ? "border-y-petrol border-r-petrol bg-plate-2" : "border-y-rule border-r-rule"}`}
+    >
+      <div className="flex items-center gap-2.5 pr-2.5">
+        <button
+          type="button"
+          aria-expanded={isChosen}
+          onClick={() => onChoose(finding)}
+          className="min-w-0 grow px-2.5 py-2 text-left"
+        >
+          <span className="block font-semibold">{says}</span>
+          <span className="block text-[12.5px] text-ink-2">{quiet === null ? under : `silenced: ${quiet}`}</span>
+        </button>
+        <span className={`shrink-0 text-[12px] ${severity === "fault" ? "font-semibold text-clay" : "text-ink-2"}`}>
+          {severity}
+        </span>
+        {quiet === null &&
+          mends.slice(0, 2).map(({ label, says: comes, edit }) => (
+            <Button key={label} title={comes} onClick={() => editing.edit(edit, label)}>
+              {label}
+            </Button>
+          ))}
+      </div>
+      {isChosen && <FindingMore frame={frame} finding={finding} playing={playing} />}
+    </li>
+  );
+}
+
+/** Why it matters, what its mends come to, and how it is seen. */
+function FindingMore({ frame, finding, playing }: Pick<FindingRowProps, "frame" | "finding" | "playing">) {
+  const opened = useOpenFrame();
+  const [, go] = usePlace();
+  const [silencing, setSilencing] = useState(false);
+  const { node, why, mends, group, show, quiet, code } = finding;
+  const onPlan = () => {
+    if (node === null) return;
+    opened.selection.choose({ id: node, parent: parentsOf(frame, node)[0] ?? null }, { found: true });
+    go("plan");
+  };
+  const hear = () => {
+    const left = (frame.quiet ?? []).filter((each) => each.rule !== code || (each.node ?? null) !== node);
+    const value = left.length ? { value: left } : {};
+    opened.editing.edit({ kind: "setFrame", key: "quiet", ...value }, `Hear ${code} again`);
+  };
+  return (
+    <div className="flex flex-col gap-1.5 border-t border-rule px-2.5 py-2">
+      <p className="max-w-170">
+        <span className="font-semibold">{groups[group]}.</span> {why}
+      </p>
+      {mends.map(({ label, says }) => (
+        <p key={label} className="text-ink-2">
+          <span className="font-semibold text-ink">{label}</span>: {says}
+        </p>
+      ))}
+      {show && playing && playing.steps.length > 0 && (
+        <div className="flex flex-wrap items-center gap-1.5">
+          <span className="font-semibold">Played</span>
+          <ol aria-label="Played on the device" className="contents">
+            {playing.steps.map(({ says }, i) => (
+              <li key={i}>
+                <button
+                  type="button"
+                  aria-current={i === playing.at ? "step" : undefined}
+                  onClick={() => playing.goTo(i)}
+                  className="h-7 rounded-sm border border-field bg-plate-2 px-2 hover:bg-plate-0 aria-[current=step]:border-clay aria-[current=step]:bg-clay-soft aria-[current=step]:font-semibold"
+                >
+                  {says}
+                </button>
+              </li>
+            ))}
+          </ol>
+        </div>
+      )}
+      <div className="flex flex-wrap gap-2">
+        {show && playing && (
+          <>
+            <Button disabled={playing.at === 0} onClick={() => playing.goTo(playing.at - 1)}>
+              ‹ Step back
+            </Button>
+            <Button disabled={playing.at >= playing.steps.length - 1} onClick={() => playing.goTo(playing.at + 1)}>
+              Step ›
+            </Button>
+          </>
+        )}
+        {node !== null && <Button onClick={onPlan}>On the plan</Button>}
+        {quiet === null ? (
+          <Button aria-expanded={silencing} onClick={() => setSilencing(!silencing)}>
+            Silence …
+          </Button>
+        ) : (
+          <Button onClick={hear}>Hear it again</Button>
+        )}
+      </div>
+      {silencing && quiet === null && <SilenceLine finding={finding} onDone={() => setSilencing(false)} />}
+    </div>
+  );
+}
