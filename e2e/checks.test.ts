@@ -106,6 +106,18 @@ test("by keys alone a finding is chosen, stepped through, and looked at on the p
   await me.read('section[aria-label="Bench"]', "Bed");
 });
 
+test("what is wrong is marked at its node on the plan and on the bench, which leads to where it is mended", async () => {
+  await me.go("/f/allotment-diary/plan?at=bed&in=plotsTab");
+  await me.see('[data-node="bed"] [data-wrong="doubt"]');
+  await me.click('section[aria-label="Bench"] button[aria-label*="A draft in Bed is lost unasked"]');
+  await me.see('[data-finding="draft-lost"] [aria-current="step"]');
+  await me.read('[data-finding="draft-lost"]', "Bed");
+  await me.press('[data-finding="draft-lost"] button', "Ask before leaving");
+  await me.page.goBack();
+  await me.see('[data-node="bed"]');
+  await gone('[data-node="bed"] [data-wrong]');
+});
+
 /** Many tabs with much in each: more states than anyone waits for. */
 const large = (): Frame => {
   const tabs = Array.from({ length: 8 }, (_, i) => `t${i}`);

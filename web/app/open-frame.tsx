@@ -1,4 +1,5 @@
 import { createContext, useContext, useEffect, useRef, useSyncExternalStore } from "react";
+import type { Finding, Id } from "../../core/index.js";
 import type { Checked } from "../data/checks.js";
 import type { Edited } from "../data/editing.js";
 import type { External } from "../data/external.js";
@@ -28,6 +29,10 @@ export const useLive = <P,>(part: (live: Live) => P): P => useExternal(useOpenFr
 export const useSizes = <P,>(part: (shown: SizesShown) => P): P => useExternal(useOpenFrame().sizes, part);
 /** A part of what is known to be wrong. */
 export const useChecks = <P,>(part: (checked: Checked) => P): P => useExternal(useOpenFrame().checks, part);
+/** What is wrong at a node; nothing where nothing is. */
+export const useWrongAt = (id: Id): readonly Finding[] =>
+  useExternal(useOpenFrame().checks.marks, ({ at }) => at.get(id) ?? nothingWrong);
+const nothingWrong: readonly Finding[] = [];
 /** A part of what is chosen. */
 export const useSelection = <P,>(part: (selected: Selected) => P): P => useExternal(useOpenFrame().selection, part);
 

@@ -26,7 +26,7 @@ const own: Record<PlaceId, readonly string[]> = {
   sizes: [],
   state: [],
   motion: ["move", "by", "motion", "stage"],
-  checks: [],
+  checks: ["finding"],
 };
 
 /** The address of a place of the open frame, with the choice and the view that are there now. */

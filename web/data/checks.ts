@@ -1,4 +1,4 @@
-import type { CheckProgress, CheckReport, Finding, Frame, StaleQuiet } from "../../core/index.js";
+import type { CheckProgress, CheckReport, Finding, Frame, Id, StaleQuiet } from "../../core/index.js";
 import { type CheckingClient, startChecking } from "../workers/checking/client.js";
 import type { FromChecking } from "../workers/checking/messages.js";
 import { External } from "./external.js";
@@ -26,8 +26,15 @@ export interface Checked {
 /** States that are walked in each view without being asked for more. */
 export const usualStates = 50_000;
 
+/** What is wrong at each node, faults and doubts that nobody silenced, the worst first. */
+export interface Marks {
+  at: ReadonlyMap<Id, readonly Finding[]>;
+}
+
 /** Checks the open frame in a worker of its own, from when somebody first wants to know, and again after each edit. */
 export class Checks extends External<Checked> {
+  /** On its own, as who draws nodes does not follow how far a walk is. */
+  readonly marks = new External<Marks>({ at: new Map() });
   private client: CheckingClient | null = null;
   private number = 0;
   private mostStates = usualStates;
@@ -79,6 +86,18 @@ export class Checks extends External<Checked> {
     this.client?.send({ do: "check", number: this.number, frame: this.frame(), mostStates: this.mostStates });
   }
 
+  private mark(): void {
+    const at = new Map<Id, Finding[]>();
+    for (const finding of findingsOf(this.get())) {
+      const { node, severity, quiet } = finding;
+      if (node === null || severity === "hint" || quiet !== null) continue;
+      const known = at.get(node);
+      if (known) known.push(finding);
+      else at.set(node, [finding]);
+    }
+    this.marks.set({ at });
+  }
+
   private readonly answered = (message: FromChecking): void => {
     if (message.number !== this.number) return;
     if (message.do === "looked") this.set({ looked: message.report });
@@ -87,6 +106,7 @@ export class Checks extends External<Checked> {
       const { report, ms, wasStopped } = message;
       this.set({ walked: { report, ms, wasStopped }, isFresh: true, progress: null });
     }
+    if (message.do !== "walking") this.mark();
   };
 }
 

@@ -1,4 +1,5 @@
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
 import { type Finding, type Played } from "../../../core/index.js";
 import { useChecks, useEditing, useOpenFrame } from "../../app/open-frame.js";
 import { findingsOf, staleOf } from "../../data/checks.js";
@@ -18,12 +19,26 @@ export default function Checks() {
   const findings = useMemo(() => findingsOf(checked), [checked]);
   const stale = useMemo(() => staleOf(checked), [checked]);
   const [shelf, setShelf] = useState<Shelf | null>(null);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [params] = useSearchParams();
+  const asked = params.get("finding");
+  const [chosen, setChosen] = useState<string | null>(asked);
   const playing = usePlaying(frame);
   const { walked } = checked;
   const walks = useMemo(() => walked?.report.walks ?? [], [walked]);
 
-  const shown = shelf ?? (["fault", "doubt", "hint"] as const).find((each) => findings.some(isIn(each))) ?? "fault";
+  const called = findings.find((finding) => keyOf(finding) === asked);
+  const isCalled = useRef(false);
+  useEffect(() => {
+    // what was come here for is shown once, as soon as it is known
+    if (!called || isCalled.current) return;
+    isCalled.current = true;
+    if (called.show) playing.play(called.show);
+  }, [called, playing]);
+  const shown =
+    shelf ??
+    called?.severity ??
+    (["fault", "doubt", "hint"] as const).find((each) => findings.some(isIn(each))) ??
+    "fault";
   const choose = (finding: Finding) => {
     setChosen(keyOf(finding));
     if (finding.show) playing.play(finding.show);

@@ -5,6 +5,7 @@ import { Button } from "../../../parts/button.js";
 import { TextLine } from "../../../parts/text-line.js";
 import { copyOf, countUnder } from "../acting/edits.js";
 import { KindSign } from "../drawing/shapes.js";
+import { FindingChip } from "./finding-chip.js";
 import { useBench, useNode } from "./bench-context.js";
 
 const deleteSays = (places: number, under: number): string => {
@@ -54,6 +55,7 @@ export function BenchHead({ looks, tools, onDelete }: BenchHeadProps) {
       <p className="rounded-sm bg-petrol-soft px-2 py-0.5 text-[13px] leading-4.5">
         {liesSays(frame, id, places, laddersOf(looks))}
       </p>
+      <FindingChip id={id} />
       <span className="ml-auto flex items-center gap-1.5">
         {tools}
         <Button

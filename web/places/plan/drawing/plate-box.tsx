@@ -1,6 +1,7 @@
 import { memo } from "react";
 import type { Plate } from "../../../../core/index.js";
 import { type DrawnItem, edgeOf } from "./drawing-hands.js";
+import { FindingMark } from "./finding-mark.js";
 import { FoldMark } from "./fold-mark.js";
 import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
@@ -42,6 +43,7 @@ export const PlateBox = memo(function PlateBox(props: PlateBoxProps) {
           ) : (
             <span className="text-[14px] font-bold">{title}</span>
           )}
+          <FindingMark id={id} />
         </span>
         <NeedMark needs={props.needs} needsInFull={props.needsInFull} />
         <span className="flex text-[12.5px] whitespace-nowrap text-ink-2">{props.says}</span>

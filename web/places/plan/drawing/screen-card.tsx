@@ -3,6 +3,7 @@ import type { DrawnPicture } from "../../../device/drawn-picture.js";
 import { PictureOf } from "../../../device/picture.js";
 import { Icon } from "../../../parts/icon.js";
 import { type DrawnItem, edgeOf } from "./drawing-hands.js";
+import { FindingMark } from "./finding-mark.js";
 import { NeedMark } from "./need-mark.js";
 import { RenameLine } from "./rename-line.js";
 
@@ -34,6 +35,7 @@ export const ScreenCard = memo(function ScreenCard(props: ScreenCardProps) {
       style={{ left: x, top: y, width, height }}
     >
       {head > 0 ? <Pictured {...props} /> : <TitleRow {...props} />}
+      <FindingMark id={id} className="absolute -top-2 -right-1.5 z-10" />
       {renaming && (
         <div className="absolute inset-x-0 top-0 z-20 min-w-32">
           <RenameLine id={id} title={title} hands={hands} className="font-semibold" />
