@@ -217,16 +217,16 @@ describe("how far it goes", () => {
   });
 
   test("what lies in tabs in the background is not asked about again: many more states than the engine is asked for", () => {
-    const tabs = ["p", "q", "r", "s", "t"];
+    const firsts = ["p", "q", "r", "s", "t"];
     const nodes = Object.fromEntries(
-      tabs.flatMap((tab) => [
-        [`${tab}Tab`, stack([tab, `${tab}1`, `${tab}2`])],
-        [tab, screen({ actions: [opening(`${tab}1`), opening(`${tab}2`)] })],
-        [`${tab}1`, screen({ actions: [opening(`${tab}2`)] })],
-        [`${tab}2`, screen()],
+      firsts.flatMap((first) => [
+        [`${first}Tab`, stack([first, `${first}1`, `${first}2`])],
+        [first, screen({ actions: [opening(`${first}1`), opening(`${first}2`)] })],
+        [`${first}1`, screen({ actions: [opening(`${first}2`)] })],
+        [`${first}2`, screen()],
       ]),
     );
-    const walk = walked(frameOf({ app: stack(["home"]), home: hub(tabs.map((tab) => `${tab}Tab`)), ...nodes }));
+    const walk = walked(frameOf({ app: stack(["home"]), home: hub(firsts.map((first) => `${first}Tab`)), ...nodes }));
     expect(walk.states.count).toBeGreaterThan(5000);
     expect(walk.asked).toBeLessThan(walk.states.count / 10);
   });
