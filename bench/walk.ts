@@ -1,9 +1,10 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { type Frame, type Node, sure, viewOf, Walk } from "../core/index.js";
+import { applyEdit, checkedAtOnce, Checking, type Frame, type Node, sure, viewOf, Walk } from "../core/index.js";
 import { slowWalk } from "../core/testing/slow-walk.js";
 import { readFrame } from "../shape/read.js";
-import type { Figure } from "./measure.js";
+import { largeFrame } from "./frames.js";
+import { type Figure, timeOf } from "./measure.js";
 
 const demo = (name: string): Frame => {
   const result = readFrame(readFileSync(join(import.meta.dirname, "..", "demo", `${name}.frame.json`), "utf8"));
@@ -54,6 +55,39 @@ const byText = (frame: Frame, mostStates: number): number => {
   return states / ((performance.now() - began) / 1000);
 };
 
+/** What checks cost: after one edit of the demo, and on 1,000 screens. */
+const checkFigures = (): Figure[] => {
+  const before = demo("allotment");
+  let turn = 0;
+  const edited = timeOf(() => {
+    const edit = { kind: "set" as const, node: "plot", key: "title" as const, value: `Plot ${(turn += 1)}` };
+    const result = applyEdit(before, edit);
+    if (!result.ok) throw new Error("the edit is refused");
+    return checkedAtOnce(structuredClone(result.frame));
+  });
+  const large = largeFrame(1000);
+  const looked = timeOf(() => checkedAtOnce({ ...large }), { rounds: 5 });
+  const checking = new Checking(large, { mostStates: 5_000 });
+  while (checking.advance(1_000));
+  const walked = timeOf(() => checking.report(), { rounds: 5 });
+  return [
+    {
+      name: "an edit of the demo to fresh findings, without a walk",
+      value: edited,
+      unit: "ms",
+      goal: "under 100",
+      met: edited < 100,
+    },
+    {
+      name: "all rules on 1,000 screens, once it is walked",
+      value: looked + walked,
+      unit: "ms",
+      goal: "under 300",
+      met: looked + walked < 300,
+    },
+  ];
+};
+
 /** How fast every state that can be reached is gone through, against a walk over states as JSON text. */
 export const walkFigures = (): Figure[] => {
   const figures: Figure[] = [];
@@ -74,5 +108,5 @@ export const walkFigures = (): Figure[] => {
   };
   for (const name of ["allotment", "night-sky", "repair-cafe"]) add(`demo ${name}`, demo(name), 5);
   add("a generated frame", millionFrame(), 2);
-  return figures;
+  return [...figures, ...checkFigures()];
 };

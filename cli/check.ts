@@ -2,9 +2,11 @@ import { type Command, InvalidArgumentError, Option } from "commander";
 import {
   boundsSay,
   checkedAtOnce,
+  checksAsSarif,
   Checking,
   type CheckReport,
   faultLine,
+  faultsAsSarif,
   type Finding,
   type Frame,
   proofsOverall,
@@ -13,11 +15,12 @@ import {
   severities,
   whereSays,
 } from "../core/index.js";
+import { linesOf } from "../shape/line-of.js";
 import { readFrame } from "../shape/read.js";
 import { faultLines, readInput } from "./input.js";
 
 interface Options {
-  format: "text" | "json";
+  format: "text" | "json" | "sarif";
   walk?: true;
   maxStates: number;
   failOn: Severity;
@@ -83,12 +86,22 @@ const asText = (file: string, frame: Frame, { findings, stale, walks }: CheckRep
   ];
 };
 
+/** A path as a relative reference (RFC 3986). */
+const pathToUri = (path: string): string => path.replaceAll("\\", "/").split("/").map(encodeURIComponent).join("/");
+
 const check = async (file: string, options: Options): Promise<void> => {
   const { format, failOn } = options;
-  const result = readFrame(await readInput(file));
+  const input = await readInput(file);
+  const result = readFrame(input);
   const faults = result.ok ? [] : result.faults;
   const report = result.ok ? reported(result.frame, options) : null;
-  if (format === "json") process.stdout.write(`${JSON.stringify({ file, faults, ...report }, null, 2)}\n`);
+  if (format === "sarif") {
+    const lineOf = linesOf(new TextDecoder().decode(input));
+    const uri = file === "-" ? "stdin" : pathToUri(file);
+    const log =
+      result.ok && report ? checksAsSarif(result.frame, uri, report, lineOf) : faultsAsSarif(uri, faults, lineOf);
+    process.stdout.write(`${JSON.stringify(log, null, 2)}\n`);
+  } else if (format === "json") process.stdout.write(`${JSON.stringify({ file, faults, ...report }, null, 2)}\n`);
   else if (result.ok && report) process.stdout.write(`${asText(file, result.frame, report).join("\n")}\n`);
   else process.stdout.write(`${faults.map((fault) => `${file}: ${faultLine(fault)}`).join("\n")}\n`);
   const least = severities.indexOf(failOn);
@@ -99,7 +112,7 @@ const check = async (file: string, options: Options): Promise<void> => {
     if (isFailed) process.exitCode = 1;
     return;
   }
-  if (format === "json") process.stderr.write(`${faultLines(file, faults).join("\n")}\n`);
+  if (format !== "text") process.stderr.write(`${faultLines(file, faults).join("\n")}\n`);
   // a text that is no frame at all cannot be checked; a frame with faults was checked, and they were found
   process.exitCode = faults.some((fault) => fault.pointer === "") ? 2 : 1;
 };
@@ -115,7 +128,7 @@ export const addCheck = (program: Command): void => {
     .command("check")
     .description("find what is wrong in a frame file, and with the app it describes")
     .argument("<file>", "a frame file, or - for standard input")
-    .addOption(new Option("--format <format>", "how to print").choices(["text", "json"]).default("text"))
+    .addOption(new Option("--format <format>", "how to print").choices(["text", "json", "sarif"]).default("text"))
     .option("--walk", "go through every state that can be reached, and prove what holds in all of them")
     .addOption(
       new Option("--max-states <count>", "states to walk in each view, at most").argParser(asCount).default(200_000),

@@ -471,7 +471,16 @@ export {
   verdictsOf,
   writtenOut,
 } from "./tuning/index.js";
-export { motionsAsCss, motionsAsTokens, type NamedMotion, readMotionTokens, type TokensRead } from "./handoff/index.js";
+export {
+  checksAsSarif,
+  faultsAsSarif,
+  type LineOf,
+  motionsAsCss,
+  motionsAsTokens,
+  type NamedMotion,
+  readMotionTokens,
+  type TokensRead,
+} from "./handoff/index.js";
 export { freeJourneyId, isLaunch, journeyOf, playJourney, type PlayedJourney, viewOfJourney } from "./journey/index.js";
 export {
   type Beginning,

@@ -50,11 +50,25 @@ export const needsAbove = (frame: FixedFrame, id: Id): Unmet[] => {
   return way.flatMap((at) => (frame.nodes[at]?.needs ?? []).map((need) => ({ id: at, need })));
 };
 
+const standIns = new WeakMap<FixedFrame["nodes"], ReadonlyMap<Id, readonly Unmet[]>>();
+const nothing: readonly Unmet[] = [];
+
 /** The needs that a node stands in for when they are not met, each with the node that has it. */
-export const standsInFor = (frame: FixedFrame, id: Id): Unmet[] =>
-  Object.entries(frame.nodes).flatMap(([other, node]) =>
-    (node.needs ?? []).filter((need) => need.otherwise === id).map((need) => ({ id: other, need })),
-  );
+export const standsInFor = (frame: FixedFrame, id: Id): readonly Unmet[] => {
+  let known = standIns.get(frame.nodes);
+  if (!known) {
+    const found = new Map<Id, Unmet[]>();
+    for (const [of, node] of Object.entries(frame.nodes))
+      for (const need of node.needs ?? []) {
+        if (need.otherwise === undefined) continue;
+        const others = found.get(need.otherwise);
+        if (others) others.push({ id: of, need });
+        else found.set(need.otherwise, [{ id: of, need }]);
+      }
+    standIns.set(frame.nodes, (known = found));
+  }
+  return known.get(id) ?? nothing;
+};
 
 const withNeeds = new WeakMap<FixedFrame, boolean>();
 

@@ -1,8 +1,7 @@
 import type { Lens } from "../frame/look.js";
-import { isMet, standsInFor, type Unmet } from "../frame/needs.js";
+import { isMet, standsInFor } from "../frame/needs.js";
 import { screenAt } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
-import type { FixedFrame } from "../frame/types.js";
 import { topOf } from "../navigate/focus.js";
 import { type Entry, isStuck, type State } from "../navigate/state.js";
 import { step } from "../navigate/step.js";
@@ -19,22 +18,11 @@ export interface Came {
   isPassed: boolean;
 }
 
-const gates = new WeakMap<FixedFrame, Map<Id, readonly Unmet[]>>();
-
-/** The needs that a screen stands in for. */
-const standsFor = (frame: FixedFrame, id: Id): readonly Unmet[] => {
-  let known = gates.get(frame);
-  if (!known) gates.set(frame, (known = new Map()));
-  let needs = known.get(id);
-  if (!needs) known.set(id, (needs = standsInFor(frame, id)));
-  return needs;
-};
-
 /** Whether a screen on top is one that nobody should come back to: it stands in where needs are unmet, and they are met; or it goes on by itself. */
 const isPassed = ({ frame }: Lens, { facts }: State, top: Entry): boolean => {
   if (top.kind !== "screen") return false;
   if (screenAt(frame, top.node).after) return true;
-  const needs = standsFor(frame, top.node);
+  const needs = standsInFor(frame, top.node);
   return needs.length > 0 && needs.every(({ need }) => isMet(facts, need));
 };
 

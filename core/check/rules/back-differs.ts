@@ -7,7 +7,7 @@ import type { Id } from "../../frame/parts.js";
 import type { CheckedView, Rule } from "../rule.js";
 
 /** Whether a screen is pushed in a stack of its own tab: what lies over others, or beside a hub, goes back to whatever is beneath. */
-const standsInOneTab = ({ lens }: CheckedView, id: Id): boolean => {
+const isPushedInOneStack = ({ lens }: CheckedView, id: Id): boolean => {
   const { frame } = lens;
   const places = placesOf(frame, id);
   const holder = places[0] === undefined ? undefined : nodeAt(frame, places[0]);
@@ -25,7 +25,7 @@ export const backDiffers: Rule = {
   find: ({ frame, views }) =>
     views.flatMap((view) =>
       Object.entries(view.walk?.backTo ?? {}).flatMap(([node, tops]) =>
-        tops.length < 2 || !standsInOneTab(view, node)
+        tops.length < 2 || !isPushedInOneStack(view, node)
           ? []
           : [
               {
