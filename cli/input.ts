@@ -1,16 +1,10 @@
 import { codeOf, messageOf } from "../server/errors.js";
+import { Unusable } from "./unusable.js";
 import { readFile, stat } from "node:fs/promises";
 import { buffer } from "node:stream/consumers";
 import { type Fault, faultLine, type Frame, shown, targetOfLink } from "../core/index.js";
 import { mostBytes } from "../shape/json.js";
 import { readFrame } from "../shape/read.js";
-
-/** What could not be used, with the lines that say why: printed to standard error, exit 2. */
-export class Unusable extends Error {
-  constructor(readonly lines: readonly string[]) {
-    super(lines.join("\n"));
-  }
-}
 
 /** The most faults printed of one file. */
 const mostLines = 50;

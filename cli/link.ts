@@ -1,6 +1,7 @@
 import type { Command } from "commander";
 import { linkOutcome, shown, targetsOf, viewOf } from "../core/index.js";
-import { asLink, readFrameFile, Unusable } from "./input.js";
+import { asLink, readFrameFile } from "./input.js";
+import { Unusable } from "./unusable.js";
 
 const link = async (file: string, url: string, { on }: { on?: string }): Promise<void> => {
   const frame = await readFrameFile(file);

@@ -1,22 +1,23 @@
 import { codeOf, messageOf } from "../server/errors.js";
 import { Command } from "commander";
-import { addCheck } from "./check.js";
-import { Unusable } from "./input.js";
-import { addLink } from "./link.js";
-import { addMotion } from "./motion.js";
-import { addPlay } from "./play.js";
-import { addStart } from "./start.js";
+import { Unusable } from "./unusable.js";
 
 const program = new Command("handy-frame")
   .description("Lay out a mobile app's navigation shell, run it at once, and see what Back will do.")
   .showHelpAfterError()
   .exitOverride((error) => process.exit(error.exitCode === 0 ? 0 : 2));
 
-addPlay(program);
-addLink(program);
-addMotion(program);
-addCheck(program);
-addStart(program);
+/** Every command, in the order they are told; only those that are asked for are loaded. */
+const commands: Record<string, () => Promise<(to: Command) => void>> = {
+  play: async () => (await import("./play.js")).addPlay,
+  link: async () => (await import("./link.js")).addLink,
+  motion: async () => (await import("./motion.js")).addMotion,
+  check: async () => (await import("./check.js")).addCheck,
+  start: async () => (await import("./start.js")).addStart,
+};
+const [asked = ""] = process.argv.slice(2);
+for (const name of Object.hasOwn(commands, asked) ? [asked] : Object.keys(commands))
+  (await commands[name]?.())?.(program);
 
 /** One line that says what went wrong; where it did is for those who work on the tool itself. */
 const endBy = (error: unknown): never => {

@@ -1,6 +1,7 @@
 import type { Command } from "commander";
 import { type Frame, measure, type Motion, motionAt, motionIds, sample, shown, type Toward } from "../core/index.js";
-import { readFrameFile, Unusable } from "./input.js";
+import { readFrameFile } from "./input.js";
+import { Unusable } from "./unusable.js";
 
 interface MotionOptions {
   toward: string;

@@ -19,7 +19,8 @@ import {
   viewOf,
 } from "../core/index.js";
 import { parseJson } from "../shape/json.js";
-import { asLink, faultLines, readFrameFile, readInput, Unusable } from "./input.js";
+import { asLink, faultLines, readFrameFile, readInput } from "./input.js";
+import { Unusable } from "./unusable.js";
 
 interface PlayOptions {
   view: string;

@@ -1,6 +1,6 @@
 import { codeOf } from "../server/errors.js";
 import type { Command } from "commander";
-import { Unusable } from "./input.js";
+import { Unusable } from "./unusable.js";
 
 interface StartOptions {
   port: string;

@@ -90,9 +90,9 @@ await take("change.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light",
   { keys: "w" },
   { keys: "ArrowDown" },
 ]);
-await take("several.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light", [
-  '[data-node="plot"]',
-  { keys: "s" },
+await take("checks.png", "/f/allotment-diary/checks", "light", [
+  '[data-walk="done"]',
+  '[data-finding="draft-lost"] button',
 ]);
 await take("routes.png", "/f/allotment-diary/plan?at=details&in=meTab", "light", [
   '[data-node="offer"]',

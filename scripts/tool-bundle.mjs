@@ -1,0 +1,88 @@
+// The server and the command line as one bundle: made when it is missing or older than what it is made of, so that a start
+// does not wait for sources to be translated. It runs before anything else is loaded, so it loads the bundler only to build.
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from "node:fs";
+import { join } from "node:path";
+import process from "node:process";
+import { pathToFileURL } from "node:url";
+
+const root = join(import.meta.dirname, "..");
+const sources = ["core", "shape", "server", "cli"];
+/** Packages that every command loads, and that take long to be read file by file. */
+const inside = new Set(["commander", "joi", "jsonc-parser", "papaparse"]);
+/** Bundles of earlier sources are kept so long, ms: a server may still run from one. */
+const keptFor = 7 * 24 * 60 * 60 * 1000;
+
+/** When the newest of what the bundle is made of was changed, ms. */
+const newest = () => {
+  let latest = 0;
+  const look = (path) => {
+    latest = Math.max(latest, statSync(path).mtimeMs);
+  };
+  const walk = (folder) => {
+    for (const entry of readdirSync(folder, { withFileTypes: true })) {
+      const path = join(folder, entry.name);
+      if (entry.isDirectory()) walk(path);
+      else if (entry.name.endsWith(".ts") && !entry.name.endsWith(".test.ts")) look(path);
+    }
+  };
+  for (const folder of sources) walk(join(root, folder));
+  look(join(root, "package-lock.json"));
+  look(import.meta.filename);
+  return latest;
+};
+
+const build = async (folder) => {
+  const { build: bundle } = await import("esbuild");
+  const { dependencies } = JSON.parse(readFileSync(join(root, "package.json"), "utf8"));
+  const making = `${folder}.${process.pid}`;
+  try {
+    await bundle({
+      absWorkingDir: root,
+      entryPoints: ["cli/main.ts"],
+      bundle: true,
+      splitting: true,
+      platform: "node",
+      format: "esm",
+      target: "node20",
+      mainFields: ["module", "main"],
+      outdir: making,
+      outExtension: { ".js": ".mjs" },
+      external: Object.keys(dependencies).filter((name) => !inside.has(name)),
+      // what is read beside a source file lies where that does
+      define: { "import.meta.url": JSON.stringify(pathToFileURL(join(root, "server", "any.ts")).href) },
+      // packages in it that are no modules ask for what Node has by `require`
+      banner: {
+        js: `import { createRequire as requireFrom } from "node:module"; const require = requireFrom(${JSON.stringify(pathToFileURL(join(root, "package.json")).href)});`,
+      },
+      minifyWhitespace: true,
+      minifySyntax: true,
+      logLevel: "error",
+    });
+    if (!existsSync(folder)) renameSync(making, folder);
+  } catch (error) {
+    // another one may have put the same there in the same moment
+    if (!existsSync(join(folder, "main.mjs"))) throw error;
+  } finally {
+    rmSync(making, { recursive: true, force: true });
+  }
+};
+
+/** Takes bundles away that nobody starts from any more. */
+const sweep = (folder, kept) => {
+  for (const name of readdirSync(folder)) {
+    const path = join(folder, name);
+    if (path !== kept && Date.now() - statSync(path).mtimeMs > keptFor) rmSync(path, { recursive: true, force: true });
+  }
+};
+
+/** The address of the bundle's entry, which is made first where it has to be. */
+export const toolBundle = async () => {
+  const folder = join(root, "dist", "tool");
+  const own = join(folder, String(Math.round(newest())));
+  if (!existsSync(join(own, "main.mjs"))) {
+    mkdirSync(folder, { recursive: true });
+    await build(own);
+    sweep(folder, own);
+  }
+  return pathToFileURL(join(own, "main.mjs")).href;
+};
