@@ -41,8 +41,12 @@ interface Standing {
   choices: readonly Choice[];
   /** How many of the choices are a person's or the screen's own; those after are facts that change. */
   own: number;
+  /** The choice that takes no tap; -1 where there is none. */
+  free: number;
   /** The choice that a person goes back by; -1 where there is none. */
   back: number;
+  /** Back is the system's: it always does something. */
+  isSystemBack: boolean;
   top: Id | null;
   /** The screens that can be seen and touched. */
   screens: readonly Id[];
@@ -211,7 +215,7 @@ export class Walk {
     const state = states.add(numbers, length, parent, choice, taps);
     if (state < before) return state;
     const standing = this.standing(state);
-    const free = standing.choices.findIndex(({ isFree }) => isFree);
+    const { free } = standing;
     if (free < 0) return state;
     const outcome = this.outcome(state, standing, free);
     if (outcome.shape < 0) return state;
@@ -241,6 +245,8 @@ export class Walk {
     const standing: Standing = {
       choices: [...own, ...changes],
       own: own.length,
+      free: own.findIndex(({ isFree }) => isFree),
+      isSystemBack: back?.do === "back",
       back: back ? own.findIndex(({ events }) => events.length === 1 && equal(events[0], back)) : -1,
       top: isOutside ? null : (surface.top?.node ?? null),
       screens:
@@ -320,7 +326,7 @@ export class Walk {
     }
     if (this.target.length <= outcome.lying.length) this.target = new Int32Array(2 * outcome.lying.length + 2);
     const { states } = this;
-    const isFree = standing.choices[choice]?.isFree === true;
+    const isFree = choice === standing.free;
     const length = this.fill(this.target, outcome, states.startOf(state));
     const next = this.found(this.target, length, state, choice, states.tapsOf(state) + (isFree ? 0 : 1));
     if (next === state) return;
@@ -360,6 +366,7 @@ export class Walk {
   /** Whether nothing goes back in a state. */
   private goesNowhere(state: number, standing: Standing): boolean {
     if (standing.back < 0) return true;
+    if (standing.isSystemBack) return false;
     const { shape, isSameTop } = this.outcome(state, standing, standing.back);
     const [event] = standing.choices[standing.back]?.events ?? [];
     if (shape === stays || (event?.do === "tap" && isSameTop)) return true;
