@@ -1,4 +1,13 @@
-import type { CheckProgress, CheckReport, Finding, Frame, Id, StaleQuiet } from "../../core/index.js";
+import {
+  type CheckProgress,
+  type CheckReport,
+  type Finding,
+  type Frame,
+  groups,
+  type Id,
+  keysOf,
+  type StaleQuiet,
+} from "../../core/index.js";
 import { type CheckingClient, startChecking } from "../workers/checking/client.js";
 import type { FromChecking } from "../workers/checking/messages.js";
 import { External } from "./external.js";
@@ -111,10 +120,13 @@ export class Checks extends External<Checked> {
 }
 
 const rank = { fault: 0, doubt: 1, hint: 2 } as const;
+const groupOrder = keysOf(groups);
 
-/** All that is known to be wrong, the worst first. What only a walk shows is as the last one found it. */
+/** All that is known to be wrong, the worst first, then by what it is about. What only a walk shows is as the last one found it. */
 export const findingsOf = ({ looked, walked }: Checked): Finding[] =>
-  [...(walked?.report.findings ?? []), ...(looked?.findings ?? [])].sort((a, b) => rank[a.severity] - rank[b.severity]);
+  [...(walked?.report.findings ?? []), ...(looked?.findings ?? [])].sort(
+    (a, b) => rank[a.severity] - rank[b.severity] || groupOrder.indexOf(a.group) - groupOrder.indexOf(b.group),
+  );
 
 /** What was silenced and is not there any more. */
 export const staleOf = ({ looked, walked, isFresh }: Checked): StaleQuiet[] => {

@@ -19,6 +19,7 @@ export const lostByKill: Rule = {
         isAttached(frame, id) && frame.nodes[id]?.kind === "screen" && draftFieldsOf(nodeAt(frame, id)).length > 0,
     );
     if (forms.length === 0) return [];
+    const names = forms.map((id) => plainName(frame, id));
     const mend = removing(
       { label: "Come back with everything", says: "drafts, scroll and values handed over are there again" },
       { kind: "setFrame", key: "relaunch", value: "everything" },
@@ -27,7 +28,7 @@ export const lostByKill: Rule = {
       {
         node: null,
         says: "Drafts are lost when the system ends the app",
-        detail: `in ${list(forms.slice(0, 4).map((id) => plainName(frame, id)))}${forms.length > 4 ? ` and ${forms.length - 4} more` : ""}`,
+        detail: `in ${list(forms.length > 5 ? [...names.slice(0, 4), `${forms.length - 4} more`] : names)}`,
         mends: [mend],
       },
     ];

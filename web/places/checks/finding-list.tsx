@@ -79,10 +79,12 @@ export function FindingList(props: FindingListProps) {
         </p>
       ) : (
         <ul className="flex flex-col gap-1.5">
-          {listed.map((finding) => {
+          {listed.map((finding, i) => {
             const key = keyOf(finding);
+            const isFirst = listed[i - 1]?.group !== finding.group;
             return (
               <FindingRow
+                heading={isFirst ? groups[finding.group] : null}
                 key={key}
                 frame={frame}
                 finding={finding}

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { type Finding, type Frame, groups, parentsOf, whereSays } from "../../../core/index.js";
+import { type Finding, type Frame, parentsOf, whereSays } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { usePlace } from "../../app/places.js";
 import { Button } from "../../parts/button.js";
@@ -9,6 +9,8 @@ import type { Playing } from "./use-playing.js";
 const edges = { fault: "border-l-clay", doubt: "border-l-ink", hint: "border-l-ink-2" } as const;
 
 interface FindingRowProps {
+  /** What it and those after it are about; null where the one before it says so. */
+  heading: string | null;
   frame: Frame;
   finding: Finding;
   isChosen: boolean;
@@ -18,37 +20,39 @@ interface FindingRowProps {
 }
 
 /** One finding: what is wrong, where, and what mends it; chosen, also why it matters and how it is seen. */
-export function FindingRow({ frame, finding, isChosen, onChoose, playing }: FindingRowProps) {
+export function FindingRow({ heading, frame, finding, isChosen, onChoose, playing }: FindingRowProps) {
   const { editing } = useOpenFrame();
   const { says, detail, severity, where, mends, quiet, facts } = finding;
   const places = whereSays(frame, where);
   const under = [places && `on ${places}`, detail, facts && `with ${facts}`].filter(Boolean).join(" · ");
   return (
-    <li
-      data-finding={finding.code}
-      className={`rounded-sm border border-l-4 bg-plate-1 ${edges[severity]} ${isChosen ? "border-y-petrol border-r-petrol bg-plate-2" : "border-y-rule border-r-rule"}`}
-    >
-      <div className="flex items-center gap-2.5 pr-2.5">
-        <button
-          type="button"
-          aria-expanded={isChosen}
-          onClick={() => onChoose(finding)}
-          className="min-w-0 grow px-2.5 py-2 text-left"
-        >
-          <span className="block font-semibold">{says}</span>
-          <span className="block text-[12.5px] text-ink-2">{quiet === null ? under : `silenced: ${quiet}`}</span>
-        </button>
-        <span className={`shrink-0 text-[12px] ${severity === "fault" ? "font-semibold text-clay" : "text-ink-2"}`}>
-          {severity}
-        </span>
-        {quiet === null &&
-          mends.slice(0, 2).map(({ label, says: comes, edit }) => (
-            <Button key={label} title={comes} onClick={() => editing.edit(edit, label)}>
-              {label}
-            </Button>
-          ))}
+    <li data-finding={finding.code}>
+      {heading !== null && <h3 className="mt-0.5 mb-1 text-[12.5px] font-semibold text-ink-2">{heading}</h3>}
+      <div
+        className={`rounded-sm border border-l-4 bg-plate-1 ${edges[severity]} ${isChosen ? "border-y-petrol border-r-petrol bg-plate-2" : "border-y-rule border-r-rule"}`}
+      >
+        <div className="flex items-center gap-2.5 pr-2.5">
+          <button
+            type="button"
+            aria-expanded={isChosen}
+            onClick={() => onChoose(finding)}
+            className="min-w-0 grow px-2.5 py-2 text-left"
+          >
+            <span className="block font-semibold">{says}</span>
+            <span className="block text-[12.5px] text-ink-2">{quiet === null ? under : `silenced: ${quiet}`}</span>
+          </button>
+          <span className={`shrink-0 text-[12px] ${severity === "fault" ? "font-semibold text-clay" : "text-ink-2"}`}>
+            {severity}
+          </span>
+          {quiet === null &&
+            mends.slice(0, 2).map(({ label, says: comes, edit }) => (
+              <Button key={label} title={comes} onClick={() => editing.edit(edit, label)}>
+                {label}
+              </Button>
+            ))}
+        </div>
+        {isChosen && <FindingMore frame={frame} finding={finding} playing={playing} />}
       </div>
-      {isChosen && <FindingMore frame={frame} finding={finding} playing={playing} />}
     </li>
   );
 }
@@ -58,7 +62,7 @@ function FindingMore({ frame, finding, playing }: Pick<FindingRowProps, "frame" 
   const opened = useOpenFrame();
   const [, go] = usePlace();
   const [silencing, setSilencing] = useState(false);
-  const { node, why, mends, group, show, quiet, code } = finding;
+  const { node, why, mends, show, quiet, code } = finding;
   const onPlan = () => {
     if (node === null) return;
     opened.selection.choose({ id: node, parent: parentsOf(frame, node)[0] ?? null }, { found: true });
@@ -71,9 +75,7 @@ function FindingMore({ frame, finding, playing }: Pick<FindingRowProps, "frame" 
   };
   return (
     <div className="flex flex-col gap-1.5 border-t border-rule px-2.5 py-2">
-      <p className="max-w-170">
-        <span className="font-semibold">{groups[group]}.</span> {why}
-      </p>
+      <p className="max-w-170">{why}</p>
       {mends.map(({ label, says }) => (
         <p key={label} className="text-ink-2">
           <span className="font-semibold text-ink">{label}</span>: {says}
