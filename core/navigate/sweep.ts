@@ -31,8 +31,10 @@ export const isWhole = (run: Run, facts: Facts, entry: Entry, { entry: was, same
     }
     case "hub": {
       const { active, tabs, visits } = entry;
-      const old = was?.kind === "hub" ? was.tabs : {};
-      if (!tabs[active] || !visits.every((id) => id !== active && isMet(id))) return false;
+      const before = was?.kind === "hub" ? was : null;
+      const old = before?.tabs ?? {};
+      const areVisitsSame = sameFacts && before?.visits === visits && before.active === active;
+      if (!tabs[active] || !(areVisitsSame || visits.every((id) => id !== active && isMet(id)))) return false;
       for (const id in tabs) {
         const tab = sure(tabs[id]);
         if (!wholeInside(tab, old[id]) && !isUnmade(tab)) return false;

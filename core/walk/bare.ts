@@ -13,8 +13,13 @@ import { emptyUi, type Entry, type HubEntry, type ScreenEntry, type State, type 
 /** What stands for whatever a person typed. */
 export const sampleText = "1";
 
-/** What stands for a tab in the background, made or not, that is left out of a state. */
-export type LeaveOut = (id: Id, tab: Entry | undefined) => Entry;
+/** What stands for what is left out of a state. */
+export interface LeaveOut {
+  /** A tab in the background, made or not. */
+  tab: (id: Id, tab: Entry | undefined) => Entry;
+  /** The tabs that were left before. */
+  visits: (visits: readonly Id[]) => readonly Id[];
+}
 
 /** A state without what does not matter, and its text. */
 export interface Bare {
@@ -153,8 +158,9 @@ export class BareReader {
   private hub(entry: HubEntry, common: Omit<HubEntry, "kind" | "active" | "visits" | "tabs" | "since">): HubEntry {
     const { node, active } = entry;
     // which tabs were left before is asked by no other rule
-    const visits = this.lens.look(node).back === "visited" ? entry.visits : noVisits;
-    this.text += `<${active} ${visits.join()} `;
+    const isVisited = this.lens.look(node).back === "visited";
+    const visits = isVisited ? (this.leaveOut?.visits(entry.visits) ?? entry.visits) : noVisits;
+    this.text += `<${active} ${this.leaveOut ? "" : visits.join()} `;
     // whether its tabs are left out depends on where it stands now
     this.isOpen = true;
     const tabs: Record<Id, Entry> = {};
@@ -164,7 +170,7 @@ export class BareReader {
       const tab = entry.tabs[id];
       if (this.leaveOut && id !== active && (tab ? !this.marked.has(tab) : leavesUnmade)) {
         this.text += `${id}#`;
-        tabs[id] = this.leaveOut(id, tab);
+        tabs[id] = this.leaveOut.tab(id, tab);
       } else if (tab && !isUnmade(tab)) tabs[id] = this.inside(tab);
     }
     this.text += ">";

@@ -16,7 +16,10 @@ interface Place {
 export const placeFor = (node: Id, place: number): Entry =>
   ({ node, key: Number.MIN_SAFE_INTEGER + place, place }) satisfies Place as unknown as Entry;
 
-const placeOf = (entry: Entry): number | undefined => (entry as unknown as Partial<Place>).place;
+const placeOf = (thing: object): number | undefined => (thing as Partial<Place>).place;
+
+/** What holds the place of the tabs that were left before. */
+export const visitsFor = (place: number): readonly Id[] => Object.assign([], { place });
 
 /** What may be asked about a place: whether anything lies there, what lies there, or only whether that holds a draft. */
 type Question = number;
@@ -35,7 +38,7 @@ export interface Lying {
 export class Hidden {
   /** What was asked, the first question first. */
   readonly asked: Question[] = [];
-  private readonly covers = new Map<Entry, number>();
+  private readonly covers = new Map<object, number>();
 
   private ask(place: number, kind: Question): void {
     const question = place * kindsOfQuestions + kind;
@@ -75,9 +78,21 @@ export class Hidden {
     return cover;
   }
 
-  /** The place of an entry that is still covered; undefined where it is none, or was looked into. */
-  unlooked(entry: Entry): number | undefined {
-    const place = this.covers.get(entry);
+  /** The tabs that were left before, likewise. */
+  coverVisits(visits: readonly Id[], place: number): readonly Id[] {
+    const cover = new Proxy(visits, {
+      get: (target, key) => {
+        this.ask(place, lies);
+        return Reflect.get(target, key) as unknown;
+      },
+    });
+    this.covers.set(cover, place);
+    return cover;
+  }
+
+  /** The place of what is still covered; undefined where it is not, or was looked into. */
+  unlooked(thing: object): number | undefined {
+    const place = this.covers.get(thing);
     return place === undefined || this.asked.includes(place * kindsOfQuestions + lies) ? undefined : place;
   }
 }
@@ -86,19 +101,22 @@ export class Hidden {
 export const openIn = (entry: Entry, open = new Set<Entry>()): ReadonlySet<Entry> => {
   const inside = placeOf(entry) === undefined ? entriesInside(entry) : [];
   for (const inner of inside) openIn(inner, open);
-  if (placeOf(entry) !== undefined || inside.some((inner) => open.has(inner))) open.add(entry);
+  const isOpen = placeOf(entry) !== undefined || (entry.kind === "hub" && placeOf(entry.visits) !== undefined);
+  if (isOpen || inside.some((inner) => open.has(inner))) open.add(entry);
   return open;
 };
 
+/** What takes the places of a tree. */
+interface Taken {
+  tab: (place: number, node: Id) => Entry;
+  visits: (place: number) => readonly Id[];
+}
+
 /** A tree with each place in it taken by something else; `open` are the parts of it that hold one. */
-export const withPlaces = (
-  entry: Entry,
-  open: ReadonlySet<Entry>,
-  taken: (place: number, node: Id) => Entry,
-): Entry => {
+export const withPlaces = (entry: Entry, open: ReadonlySet<Entry>, taken: Taken): Entry => {
   if (!open.has(entry)) return entry;
   const place = placeOf(entry);
-  if (place !== undefined) return taken(place, entry.node);
+  if (place !== undefined) return taken.tab(place, entry.node);
   const inside = (inner: Entry): Entry => withPlaces(inner, open, taken);
   switch (entry.kind) {
     case "screen":
@@ -108,7 +126,8 @@ export const withPlaces = (
     case "hub": {
       const tabs: Record<string, Entry> = {};
       for (const [id, tab] of Object.entries(entry.tabs)) tabs[id] = inside(tab);
-      return withHub(entry, { tabs });
+      const visited = placeOf(entry.visits);
+      return withHub(entry, { tabs, ...(visited !== undefined && { visits: taken.visits(visited) }) });
     }
     case "pair":
       return withPair(entry, { list: inside(entry.list), detail: entry.detail && inside(entry.detail) });

@@ -5,8 +5,8 @@ import { entriesInside, mapAll } from "../navigate/entries.js";
 import { emptyUi, type Entry, type State } from "../navigate/state.js";
 import { takenAsHeld } from "../navigate/standing.js";
 import { factsText } from "./asked-facts.js";
-import { type Bare, BareReader } from "./bare.js";
-import { Hidden, nothing, openIn, placeFor, withPlaces } from "./hidden.js";
+import { type Bare, BareReader, type LeaveOut } from "./bare.js";
+import { Hidden, nothing, openIn, placeFor, visitsFor, withPlaces } from "./hidden.js";
 
 /** A state with places in it, for what lies in tabs in the background. */
 export interface Shape {
@@ -52,7 +52,9 @@ const keyedHigher = (entry: Entry, by: number): Entry => {
 /** States made of few numbers: a shape, and an entry for each place in it. What is equal has the same number. */
 export class Interned {
   readonly shapes: Shape[] = [];
-  /** What lies in places, by number, and whether nothing in it holds a draft. */
+  /** The tabs that were left before, by the number they lie in a place with. */
+  private readonly visits = new Map<number, readonly Id[]>();
+  /** What lies in places, by number, and whether nothing in it holds a draft; null for what is no entry. */
   readonly entries: (Entry | null)[] = [null];
   readonly isDraftless: boolean[] = [true];
   private readonly shapeOf = new Map<string, Shape>();
@@ -70,12 +72,15 @@ export class Interned {
     const { state, open } = shape;
     const { nextKey } = this;
     if (open.size === 0) return { ...state, nextKey };
-    const root = withPlaces(state.root, open, (place, node) => {
+    const tab = (place: number, node: Id): Entry => {
       const number = sure(lying[from + place]);
       const isUnmade = number === nothing;
       const entry = isUnmade ? standIn(node) : sure(this.entries[number], "what lies in a place");
       return hidden.cover(entry, place, { isUnmade, isDraftless: this.isDraftless[number] === true });
-    });
+    };
+    const visits = (place: number): readonly Id[] =>
+      hidden.coverVisits(sure(this.visits.get(sure(lying[from + place])), "the visits in a place"), place);
+    const root = withPlaces(state.root, open, { tab, visits });
     if (root.kind !== "stack") throw new Error("the root is no stack");
     const whole = { ...state, root, nextKey };
     takenAsHeld(this.lens.frame, whole);
@@ -95,10 +100,17 @@ export class Interned {
   packed(state: State, hidden: Hidden): Packed {
     this.nextKey = Math.max(this.nextKey, state.nextKey);
     const lying: Source[] = [];
-    const leaveOut = (id: Id, tab: Entry | undefined): Entry => {
-      const place = tab && hidden.unlooked(tab);
-      lying.push(place !== undefined ? ~place : tab ? this.entry(tab) : nothing);
-      return placeFor(id, lying.length - 1);
+    const leaveOut: LeaveOut = {
+      tab: (id, tab) => {
+        const place = tab && hidden.unlooked(tab);
+        lying.push(place !== undefined ? ~place : tab ? this.entry(tab) : nothing);
+        return placeFor(id, lying.length - 1);
+      },
+      visits: (visits) => {
+        const place = hidden.unlooked(visits);
+        lying.push(place !== undefined ? ~place : this.visitsNumber(visits));
+        return visitsFor(lying.length - 1);
+      },
     };
     const { facts, text: factsText } = this.facts(state.facts);
     const bare = new BareReader(this.lens, leaveOut, this.texts).state(state);
@@ -115,6 +127,18 @@ export class Interned {
       this.shapeOf.set(text, shape);
     }
     return shape;
+  }
+
+  private visitsNumber(visits: readonly Id[]): number {
+    const text = `visits ${visits.join()}`;
+    let id = this.entryOf.get(text);
+    if (id === undefined) {
+      this.entryOf.set(text, (id = this.entries.length));
+      this.visits.set(id, [...visits]);
+      this.entries.push(null);
+      this.isDraftless.push(true);
+    }
+    return id;
   }
 
   private entry(entry: Entry): number {

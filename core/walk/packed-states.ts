@@ -2,7 +2,7 @@
 const grown = <T extends Int32Array | Uint16Array>(numbers: T, least: number): T => {
   if (numbers.length >= least) return numbers;
   const Kind = numbers.constructor as new (length: number) => T;
-  const larger = new Kind(Math.max(least, Math.ceil(numbers.length * 1.5)));
+  const larger = new Kind(Math.max(least, Math.ceil(numbers.length * 1.25)));
   larger.set(numbers);
   return larger;
 };

@@ -388,8 +388,9 @@ export class Walk {
     };
     if (ask(-1 - shape.id, () => shape.state.root)) return true;
     for (let i = start + 1; i < end; i += 1) {
-      const entry = states.numbers[i] ?? nothing;
-      if (entry !== nothing && ask(entry, () => sure(interned.entries[entry], "an entry"))) return true;
+      const number = states.numbers[i] ?? nothing;
+      const entry = interned.entries[number];
+      if (entry && ask(number, () => entry)) return true;
     }
     return false;
   }
