@@ -1,15 +1,17 @@
+import fc from "fast-check";
 import { applyEdit } from "../edit/apply.js";
 import { faultsOf } from "../faults/faults.js";
 import type { Frame } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
 import { launch, step } from "../navigate/step.js";
+import { anyFrame } from "../testing/arbitrary.js";
 import { checkExamples } from "../testing/check-examples.js";
 import { sure } from "../frame/sure.js";
-import { walkedClasses } from "../walk/classes.js";
-import { viewInBand } from "../walk/classes.js";
+import { viewInBand, walkedClasses } from "../walk/classes.js";
 import { reportOf } from "../walk/report.js";
 import { Walk } from "../walk/walk.js";
-import { check, checkedOf, type CheckReport } from "./check.js";
+import { check, checkedOf, type CheckReport, type Finding } from "./check.js";
+import { checkedAtOnce, Checking } from "./checking.js";
 import { rules } from "./rules.js";
 
 const reported = (frame: Frame): CheckReport => {
@@ -101,3 +103,36 @@ test("where nothing was walked, rules that ask a walk find nothing, and all othe
   expect(findings.map(({ code }) => code)).toEqual(expect.arrayContaining(["loose"]));
   expect(findings.map(({ code }) => code)).not.toContain("trap");
 });
+
+test("on any frame no rule fails, every mend can be made and leaves a sound frame, and of rules that look at the frame alone it takes the finding away", () => {
+  const apart = (frame: Frame): [Finding[], Finding[]] => {
+    const checking = new Checking(frame, { mostStates: 60 });
+    while (checking.advance(100));
+    return [checking.report().findings, checkedAtOnce(frame).findings];
+  };
+  fc.assert(
+    fc.property(anyFrame(), (frame) => {
+      const [walked, looked] = apart(frame);
+      for (const { mends } of walked)
+        for (const { edit } of mends) {
+          const mended = applyEdit(frame, edit);
+          expect(mended.ok && faultsOf(mended.frame)).toEqual([]);
+        }
+      const tried = new Set<string>();
+      for (const { code, node, key, says, mends } of looked) {
+        if (tried.has(code)) continue;
+        tried.add(code);
+        for (const { edit } of mends) {
+          const mended = applyEdit(frame, edit);
+          if (!mended.ok) throw new Error(`the mend of ${code} is refused`);
+          expect(faultsOf(mended.frame)).toEqual([]);
+          const left = checkedAtOnce(mended.frame).findings;
+          expect(
+            left.filter((each) => each.code === code && each.node === node && each.key === key && each.says === says),
+          ).toEqual([]);
+        }
+      }
+    }),
+    { numRuns: 60, endOnFailure: true },
+  );
+}, 60_000);

@@ -1,3 +1,4 @@
+import { bandsOf, targetsOf } from "../frame/defaults.js";
 import { lensOf } from "../frame/look.js";
 import type { Id } from "../frame/parts.js";
 import type { Frame } from "../frame/types.js";
@@ -65,6 +66,10 @@ export const checkedOf = (frame: Frame, walks: readonly (WalkReport | null)[] = 
 const placesOfViews = (views: readonly CheckedView[]): Where[] =>
   views.flatMap(({ target, band, also }) => [{ target, band }, ...also]);
 
+/** Targets and bands that are named one by one; none where they are all there are. */
+const placesSaid = (frame: Frame, where: readonly Where[]): Where[] =>
+  where.length === targetsOf(frame).length * bandsOf(frame).length ? [] : [...where];
+
 /** What one rule finds, told once for each place whatever the views it was found in. */
 const foundBy = (rule: Rule, checked: Checked): Finding[] => {
   const byPlace = new Map<string, { found: Found; views: Set<CheckedView>; everywhere: boolean }>();
@@ -91,7 +96,7 @@ const foundBy = (rule: Rule, checked: Checked): Finding[] => {
       says: found.says,
       detail: found.detail ?? "",
       why,
-      where: isAll ? [] : placesOfViews([...views]),
+      where: found.where ? placesSaid(checked.frame, found.where) : isAll ? [] : placesOfViews([...views]),
       facts: found.facts ?? null,
       show: found.show ?? null,
       mends: [...(found.mends ?? [])],

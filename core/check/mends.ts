@@ -3,7 +3,7 @@ import type { Edit } from "../edit/edit.js";
 import type { Id } from "../frame/parts.js";
 import type { NodeKey } from "../frame/properties.js";
 import type { Frame } from "../frame/types.js";
-import { applyEdit } from "../edit/apply.js";
+import { applySoundly } from "../edit/apply.js";
 import type { Mend } from "./rule.js";
 
 /** A mend that gives a node one property, in every view; without a value it goes back to what holds without one. */
@@ -15,9 +15,9 @@ export const setting = (
   told: Pick<Mend, "label" | "says">,
 ): Mend => ({ ...told, edit: propertyEdit(frame, node, key, value) });
 
-/** Those of some mends that can be made of the frame. */
+/** Those of some mends that can be made of the frame, and leave it sound. */
 export const thatGo = (frame: Frame, mends: readonly (Mend | null)[]): Mend[] =>
-  mends.filter((mend) => mend !== null).filter(({ edit }) => applyEdit(frame, edit).ok);
+  mends.filter((mend) => mend !== null).filter(({ edit }) => applySoundly(frame, edit).ok);
 
 /** A mend that takes something out. */
 export const removing = (told: Pick<Mend, "label" | "says">, edit: Edit): Mend => ({ ...told, edit });

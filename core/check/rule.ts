@@ -67,6 +67,8 @@ export interface Found {
   severity?: Severity;
   /** The views it was found in; in all of them where it is not said. */
   views?: readonly CheckedView[];
+  /** The targets and bands it was found in, where that is not said by views. */
+  where?: readonly Where[];
   /** The facts it holds with, where it does so with some alone. */
   facts?: string;
   show?: Played;

@@ -52,7 +52,8 @@ export const draftLost: Rule = {
     return seenWhileWalking(checked, "draft", ({ node, events }) => {
       if (node === null) return null;
       const last = events.at(-1);
-      const asking = isLeftUnasked(frame, node) ? askingFirst(frame, [node]) : null;
+      // nobody is asked about what happens as time goes by
+      const asking = isLeftUnasked(frame, node) && last?.do !== "wait" ? askingFirst(frame, [node]) : null;
       const mends: (Mend | null)[] = [
         asking &&
           removing({ label: "Ask before leaving", says: "it is left only when the person says so" }, asking.edit),

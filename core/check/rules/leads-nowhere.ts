@@ -1,31 +1,41 @@
-import { isAttached, indexOf } from "../../frame/frame-index.js";
+import { propertyEdit } from "../../edit/property-edit.js";
+import { together } from "../../edit/together.js";
+import type { Edit } from "../../edit/edit.js";
+import { indexOf, isAttached } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
 import { nodeAt } from "../../frame/nodes.js";
 import type { Id } from "../../frame/parts.js";
 import type { Frame } from "../../frame/types.js";
-import { type Way, waysOut } from "../../explore/ways.js";
-import { setting, thatGo } from "../mends.js";
-import type { Mend, Rule } from "../rule.js";
+import { waysOut } from "../../explore/ways.js";
+import { removing, thatGo } from "../mends.js";
+import type { Found, Mend, Rule } from "../rule.js";
 
-const withoutWay = (frame: Frame, { from, via, action }: Way): Mend | null => {
+/** Takes out all that leads from a node to another: actions, what its rows open, what it does by itself. */
+const withoutWays = (frame: Frame, from: Id, to: Id): Mend => {
   const node = nodeAt(frame, from);
-  const says = "what is touched there does nothing any more";
-  if (via === "row" && node.kind === "screen" && node.body && "opens" in node.body) {
-    const { opens: _, param: __, ...body } = node.body;
-    return setting(frame, from, "body", body, { label: "Let its rows open nothing", says });
-  }
-  if (node.kind === "screen" && action !== undefined)
-    return setting(
-      frame,
-      from,
-      "actions",
-      (node.actions ?? []).filter(({ id }) => id !== action),
-      {
-        label: "Take the action out",
-        says: "it is not there any more",
-      },
+  const ways = waysOut(from, node).filter((way) => way.to === to);
+  const gone = new Set(ways.flatMap(({ action }) => action ?? []));
+  const edits: Edit[] = [];
+  const key = node.kind === "hub" ? "extras" : "actions";
+  const actions = (node.kind === "hub" ? node.extras : node.kind === "screen" ? node.actions : undefined) ?? [];
+  if (gone.size > 0)
+    edits.push(
+      propertyEdit(
+        frame,
+        from,
+        key,
+        actions.filter(({ id }) => !gone.has(id)),
+      ),
     );
-  return null;
+  if (ways.some(({ via }) => via === "row") && node.kind === "screen" && node.body && "opens" in node.body) {
+    const { opens: _, param: __, ...body } = node.body;
+    edits.push(propertyEdit(frame, from, "body", body));
+  }
+  if (ways.some(({ via }) => via === "after")) edits.push(propertyEdit(frame, from, "after", undefined));
+  return removing(
+    { label: "Take out what leads there", says: "what is touched there does nothing any more" },
+    together(edits),
+  );
 };
 
 export const leadsNowhere: Rule = {
@@ -35,19 +45,13 @@ export const leadsNowhere: Rule = {
   suffers: "They tap, and nothing happens.",
   why: "What is to be opened stands in no container, so that there is no place to open it in.",
   find: ({ frame }) =>
-    indexOf(frame).ids.flatMap((from) => {
+    indexOf(frame).ids.flatMap((from): Found[] => {
       if (!isAttached(frame, from)) return [];
-      return waysOut(from, nodeAt(frame, from)).flatMap((way) =>
-        isAttached(frame, way.to)
-          ? []
-          : [
-              {
-                node: from as Id,
-                key: way.via === "row" ? ("body" as const) : ("actions" as const),
-                says: `${plainName(frame, from)} leads to ${plainName(frame, way.to)}, which stands nowhere`,
-                mends: thatGo(frame, [withoutWay(frame, way)]),
-              },
-            ],
-      );
+      const lost = new Set(waysOut(from, nodeAt(frame, from)).flatMap(({ to }) => (isAttached(frame, to) ? [] : [to])));
+      return [...lost].map((to) => ({
+        node: from,
+        says: `${plainName(frame, from)} leads to ${plainName(frame, to)}, which stands nowhere`,
+        mends: thatGo(frame, [withoutWays(frame, from, to)]),
+      }));
     }),
 };

@@ -3,15 +3,31 @@ import { devicePreset } from "../../sizes/devices.js";
 import { indexOf, placesOf } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
 import { sure } from "../../frame/sure.js";
-import { viewOf } from "../../frame/view.js";
+import type { Id } from "../../frame/parts.js";
+import type { Frame } from "../../frame/types.js";
+import { type View, viewOf } from "../../frame/view.js";
+import { applyEdit } from "../../edit/apply.js";
 import { openedAt } from "../../explore/standpoint.js";
 import { targetsOf } from "../../frame/defaults.js";
 import { lensOf } from "../../frame/look.js";
 import { setting, thatGo } from "../mends.js";
-import type { Found, Rule } from "../rule.js";
+import type { Found, Mend, Rule } from "../rule.js";
 
 /** Less room than this shows a title and a line or two, CSS px. */
 const least = 200;
+
+/** px of content that a screen has in a view; null where it does not come up. */
+const roomOf = (frame: Frame, view: View, id: Id): number | null =>
+  arrange(frame, openedAt(frame, view, id), view).find(({ role, node }) => role === "content" && node === id)?.height ??
+  null;
+
+/** A mend, where it gives a screen the room it lacks. */
+const hidingTheBar = (frame: Frame, view: View, id: Id): Mend | null => {
+  const told = { label: "Hide the bar here", says: "its room goes to the content" };
+  const mend = setting(frame, id, "bars", "hide", told);
+  const mended = applyEdit(frame, mend.edit);
+  return mended.ok && (roomOf(mended.frame, view, id) ?? 0) >= least ? mend : null;
+};
 
 export const lowContent: Rule = {
   code: "low-content",
@@ -32,18 +48,14 @@ export const lowContent: Rule = {
         const name = `${place} ${look(id).header} ${look(id).bars} ${look(id).system}`;
         if (told.has(name)) return [];
         told.add(name);
-        const content = arrange(frame, openedAt(frame, view, id), view).find(
-          (region) => region.role === "content" && region.node === id,
-        );
-        if (!content || content.height >= least) return [];
+        const room = roomOf(frame, view, id);
+        if (room === null || room >= least) return [];
         return [
           {
             node: id,
-            says: `${plainName(frame, id)} has ${Math.round(content.height)} px on a turned phone`,
+            says: `${plainName(frame, id)} has ${Math.round(room)} px on a turned phone`,
             detail: `of ${height} px, the rest is strips and bars`,
-            mends: thatGo(frame, [
-              setting(frame, id, "bars", "hide", { label: "Hide the bar here", says: "its room goes to the content" }),
-            ]),
+            mends: thatGo(frame, [hidingTheBar(frame, view, id)]),
           },
         ];
       });

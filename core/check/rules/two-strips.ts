@@ -2,7 +2,10 @@ import { plainName } from "../../frame/names.js";
 import { parentsOf } from "../../frame/frame-index.js";
 import type { Id } from "../../frame/parts.js";
 import type { Frame } from "../../frame/types.js";
-import { setting, thatGo } from "../mends.js";
+import { propertyEdit } from "../../edit/property-edit.js";
+import { together } from "../../edit/together.js";
+import { list } from "../../says/words.js";
+import { removing, setting, thatGo } from "../mends.js";
 import type { CheckedView, Mend, Rule } from "../rule.js";
 import { seenWhileWalking } from "../walked.js";
 
@@ -25,14 +28,19 @@ export const twoStrips: Rule = {
     const { frame } = checked;
     return seenWhileWalking(checked, "strips", ({ node }, view) => {
       if (node === null) return null;
-      const [hub] = hubsWithStrip(frame, view, node);
+      const hubs = hubsWithStrip(frame, view, node);
+      const [hub] = hubs;
+      const names = list(hubs.map((id) => plainName(frame, id)));
       const mends: (Mend | null)[] = [
         hub === undefined
           ? null
-          : setting(frame, hub, "strip", undefined, {
-              label: `${plainName(frame, hub)} draws no strip`,
-              says: "the strip of each of its screens is left",
-            }),
+          : removing(
+              {
+                label: `${names} draw${hubs.length > 1 ? "" : "s"} no strip`,
+                says: "the strip of each of its screens is left",
+              },
+              together(hubs.map((id) => propertyEdit(frame, id, "strip", undefined))),
+            ),
         setting(frame, node, "header", "off", {
           label: "Leave its own strip out",
           says: "the outer strip is left, with the title of its tab",
@@ -42,7 +50,7 @@ export const twoStrips: Rule = {
         node,
         key: "header",
         says: `Two strips stand over ${plainName(frame, node)}`,
-        detail: hub === undefined ? "" : `one is that of ${plainName(frame, hub)}`,
+        detail: hub === undefined ? "" : `one is that of ${names}`,
         mends: thatGo(frame, mends),
       };
     });

@@ -35,8 +35,8 @@ export const varyNothing: Rule = {
         return [
           {
             node: id,
-            says: `What differs on ${plainName(frame, id)} ${there.length ? "changes nothing" : "never applies"}`,
-            detail: `${viewsSay(frame, entry)}: ${Object.keys(entry.set).join(", ")}`,
+            says: `What differs on ${plainName(frame, id)} ${viewsSay(frame, entry)} ${there.length ? "changes nothing" : "never applies"}`,
+            detail: Object.keys(entry.set).join(", "),
             mends: thatGo(frame, [removing({ label: "Take it out", says: "every view stays as it is" }, edit)]),
           },
         ];
