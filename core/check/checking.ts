@@ -57,8 +57,8 @@ export class Checking {
     this.walk = null;
   }
 
-  /** Ends the walk where it is: of what was not come to nothing is said. */
-  stop(): void {
+  /** Ends the walk of the view it is in: of what was not come to there nothing is said. It goes on with the next. */
+  leaveView(): void {
     if (!this.walk) return;
     this.walk.isFull = true;
     this.keep(this.walk);

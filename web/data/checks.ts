@@ -32,8 +32,15 @@ export interface Checked {
   failed: boolean;
 }
 
-/** States that are walked in each view without being asked for more. */
-export const usualStates = 50_000;
+/** How far a walk goes: so many states in each view, and so long for all of them together, ms. */
+interface Reach {
+  mostStates: number;
+  mostMs: number;
+}
+
+/** How far it goes without being asked for more: a machine is not kept busy after each edit. */
+const usual: Reach = { mostStates: 50_000, mostMs: 8_000 };
+const farther: Reach = { mostStates: 500_000, mostMs: 120_000 };
 
 /** What is wrong at each node, faults and doubts that nobody silenced, the worst first. */
 export interface Marks {
@@ -46,7 +53,7 @@ export class Checks extends External<Checked> {
   readonly marks = new External<Marks>({ at: new Map() });
   private client: CheckingClient | null = null;
   private number = 0;
-  private mostStates = usualStates;
+  private reach = usual;
   private callOff: (() => void) | null = null;
 
   constructor(private readonly frame: () => Frame) {
@@ -68,14 +75,15 @@ export class Checks extends External<Checked> {
   /** The frame is another. */
   carryOver(): void {
     if (!this.client) return;
+    this.reach = usual;
     this.set({ isFresh: false });
     this.callOff?.();
     this.callOff = oncePainted(() => this.ask());
   }
 
-  /** Walks again, as far as is said. */
-  walk(mostStates = this.mostStates): void {
-    this.mostStates = mostStates;
+  /** Walks again; where it is asked for, farther than it does by itself. */
+  walk(isFarther = false): void {
+    this.reach = isFarther ? farther : usual;
     this.begin();
     this.ask();
   }
@@ -92,7 +100,7 @@ export class Checks extends External<Checked> {
 
   private ask(): void {
     this.number += 1;
-    this.client?.send({ do: "check", number: this.number, frame: this.frame(), mostStates: this.mostStates });
+    this.client?.send({ do: "check", number: this.number, frame: this.frame(), ...this.reach });
   }
 
   private mark(): void {

@@ -1,6 +1,6 @@
 import { boundsSay, type Frame } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
-import { type Checked, usualStates } from "../../data/checks.js";
+import type { Checked } from "../../data/checks.js";
 import { Button } from "../../parts/button.js";
 
 const number = (value: number): string => value.toLocaleString("en");
@@ -32,7 +32,10 @@ export function WalkLine({ frame, checked }: { frame: Frame; checked: Checked })
           ) : (
             <>
               {isCut && (
-                <Button title="Ten times as many states in each view" onClick={() => checks.walk(usualStates * 10)}>
+                <Button
+                  title="Ten times as many states in each view, up to two minutes"
+                  onClick={() => checks.walk(true)}
+                >
                   Walk farther
                 </Button>
               )}

@@ -1,8 +1,8 @@
 import type { CheckProgress, CheckReport, Frame } from "../../../core/index.js";
 
-/** What the page asks. `number` tells which frame an answer is about. */
+/** What the page asks. `number` tells which frame an answer is about; `mostMs` is how long all views may take, ms. */
 export type ToChecking =
-  | { do: "check"; number: number; frame: Frame; mostStates: number }
+  | { do: "check"; number: number; frame: Frame; mostStates: number; mostMs: number }
   /** The walk that goes on ends where it is. */
   | { do: "stop" };
 

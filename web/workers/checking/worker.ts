@@ -17,7 +17,7 @@ let stops = false;
 /** Lets messages be read. */
 const breathe = (ms = 0): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
-const work = async ({ number, frame, mostStates }: ToChecking & { do: "check" }): Promise<void> => {
+const work = async ({ number, frame, mostStates, mostMs }: ToChecking & { do: "check" }): Promise<void> => {
   const mine = (turn += 1);
   stops = false;
   answer({ do: "looked", number, report: checkedAtOnce(frame) });
@@ -26,16 +26,23 @@ const work = async ({ number, frame, mostStates }: ToChecking & { do: "check" })
   const began = performance.now();
   const checking = new Checking(frame, { mostStates });
   let most = 200;
+  let [view, viewBegan] = [0, began];
   for (let goesOn = true; goesOn && !stops;) {
     const from = performance.now();
     goesOn = checking.advance(most);
     const took = performance.now() - from;
     most = Math.max(20, Math.min(20_000, Math.round((most * slice) / Math.max(took, 1))));
-    answer({ do: "walking", number, progress: checking.progress });
+    const { progress } = checking;
+    if (progress.walked !== view) [view, viewBegan] = [progress.walked, performance.now()];
+    else if (goesOn && performance.now() - viewBegan > mostMs / progress.views) {
+      checking.leaveView();
+      goesOn = checking.progress.walked < progress.views;
+    }
+    answer({ do: "walking", number, progress });
     await breathe();
     if (mine !== turn) return;
   }
-  if (stops) checking.stop();
+  if (stops) checking.leaveView();
   answer({ do: "walked", number, report: checking.report(), ms: performance.now() - began, wasStopped: stops });
 };
 
