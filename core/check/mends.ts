@@ -19,5 +19,5 @@ export const setting = (
 export const thatGo = (frame: Frame, mends: readonly (Mend | null)[]): Mend[] =>
   mends.filter((mend) => mend !== null).filter(({ edit }) => applySoundly(frame, edit).ok);
 
-/** A mend that takes something out. */
-export const removing = (told: Pick<Mend, "label" | "says">, edit: Edit): Mend => ({ ...told, edit });
+/** A mend that is made by an edit. */
+export const byEdit = (told: Pick<Mend, "label" | "says">, edit: Edit): Mend => ({ ...told, edit });

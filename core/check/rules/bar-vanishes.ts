@@ -5,7 +5,7 @@ import { nodeAt } from "../../frame/nodes.js";
 import type { Id } from "../../frame/parts.js";
 import type { Frame } from "../../frame/types.js";
 import { waysIn } from "../../explore/ways.js";
-import { thatGo, removing } from "../mends.js";
+import { thatGo, byEdit } from "../mends.js";
 import type { Found, Rule } from "../rule.js";
 
 /** The one tab's stack, of a hub, that everything leading to a screen stands in; null where there is none. */
@@ -55,7 +55,7 @@ export const barVanishes: Rule = {
             views: pushed,
             says: `${plainName(frame, id)} covers the tabs of ${plainName(frame, hub)}`,
             detail: `it stands beside them, and only ${plainName(frame, tab)} leads there`,
-            mends: thatGo(frame, [removing(told, { kind: "move", id, from: stack, to: tab, after: null })]),
+            mends: thatGo(frame, [byEdit(told, { kind: "move", id, from: stack, to: tab, after: null })]),
           },
         ];
       });

@@ -1,5 +1,5 @@
 import { motionAt } from "../../frame/built-in-motions.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import type { Found, Rule } from "../rule.js";
 
 /** What moves: a place, a size or a turn. */
@@ -24,7 +24,7 @@ export const calmMoves: Rule = {
           views: [view],
           says: `Under reduced motion ${motion.name} still moves`,
           mends: thatGo(frame, [
-            removing(
+            byEdit(
               { label: "Take the plain one", says: "screens change by a short fade" },
               { kind: "setFrame", key: "calm" },
             ),

@@ -6,7 +6,7 @@ import type { Frame } from "../../frame/types.js";
 import { plainName } from "../../frame/names.js";
 import { askingFirst, isLeftUnasked } from "../../change/ask-leave.js";
 import type { NavigationEvent } from "../../navigate/event.js";
-import { removing, setting, thatGo } from "../mends.js";
+import { byEdit, setting, thatGo } from "../mends.js";
 import type { Mend, Rule } from "../rule.js";
 import { seenWhileWalking } from "../walked.js";
 
@@ -55,8 +55,7 @@ export const draftLost: Rule = {
       // nobody is asked about what happens as time goes by
       const asking = isLeftUnasked(frame, node) && last?.do !== "wait" ? askingFirst(frame, [node]) : null;
       const mends: (Mend | null)[] = [
-        asking &&
-          removing({ label: "Ask before leaving", says: "it is left only when the person says so" }, asking.edit),
+        asking && byEdit({ label: "Ask before leaving", says: "it is left only when the person says so" }, asking.edit),
         ...(last?.do === "tab"
           ? forgetting(frame, node).map((hub) =>
               setting(frame, hub, "keep", undefined, {

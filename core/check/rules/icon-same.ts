@@ -1,5 +1,5 @@
 import { plainName } from "../../frame/names.js";
-import { thatGo, removing } from "../mends.js";
+import { thatGo, byEdit } from "../mends.js";
 import type { Rule } from "../rule.js";
 
 export const iconSame: Rule = {
@@ -18,7 +18,7 @@ export const iconSame: Rule = {
           key: "tab" as const,
           says: `${plainName(frame, node)} has the same icon when it is chosen`,
           mends: thatGo(frame, [
-            removing(
+            byEdit(
               { label: "Take the filled one", says: "chosen, its icon is filled" },
               { kind: "set", node, key: "tab", value: rest },
             ),

@@ -7,7 +7,7 @@ import { nodeAt } from "../../frame/nodes.js";
 import type { Id } from "../../frame/parts.js";
 import type { Frame } from "../../frame/types.js";
 import { waysOut } from "../../explore/ways.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import type { Found, Mend, Rule } from "../rule.js";
 
 /** Takes out all that leads from a node to another: actions, what its rows open, what it does by itself. */
@@ -32,7 +32,7 @@ const withoutWays = (frame: Frame, from: Id, to: Id): Mend => {
     edits.push(propertyEdit(frame, from, "body", body));
   }
   if (ways.some(({ via }) => via === "after")) edits.push(propertyEdit(frame, from, "after", undefined));
-  return removing(
+  return byEdit(
     { label: "Take out what leads there", says: "what is touched there does nothing any more" },
     together(edits),
   );

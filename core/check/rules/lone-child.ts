@@ -3,7 +3,7 @@ import { indexOf, parentsOf, isAttached } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
 import { nodeAt } from "../../frame/nodes.js";
 import { unwrap } from "../../change/unwrap.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import type { Frame } from "../../frame/types.js";
 import type { Id } from "../../frame/parts.js";
 import type { Mend, Rule } from "../rule.js";
@@ -14,7 +14,7 @@ export const unwrapping = (frame: Frame, id: Id): Mend[] => {
   const result = parent === undefined ? null : unwrap.plan(frame, [{ id, parent }]);
   if (!result?.ok) return [];
   const told = { label: `Unwrap ${plainName(frame, id)}`, says: "what it holds stands in its place" };
-  return thatGo(frame, [removing(told, result.planned.edit)]);
+  return thatGo(frame, [byEdit(told, result.planned.edit)]);
 };
 
 export const loneChild: Rule = {

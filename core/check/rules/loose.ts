@@ -1,6 +1,6 @@
 import { indexOf } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import type { Rule } from "../rule.js";
 
 export const loose: Rule = {
@@ -14,7 +14,7 @@ export const loose: Rule = {
       node,
       says: `${plainName(frame, node)} stands in no container`,
       mends: thatGo(frame, [
-        removing(
+        byEdit(
           { label: "Delete it", says: "it is taken out, with all that leads to it" },
           { kind: "remove", id: node },
         ),

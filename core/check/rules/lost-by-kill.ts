@@ -3,7 +3,7 @@ import { draftFieldsOf } from "../../frame/drafts.js";
 import { plainName } from "../../frame/names.js";
 import { nodeAt } from "../../frame/nodes.js";
 import { list } from "../../says/words.js";
-import { removing } from "../mends.js";
+import { byEdit } from "../mends.js";
 import type { Rule } from "../rule.js";
 
 export const lostByKill: Rule = {
@@ -20,7 +20,7 @@ export const lostByKill: Rule = {
     );
     if (forms.length === 0) return [];
     const names = forms.map((id) => plainName(frame, id));
-    const mend = removing(
+    const mend = byEdit(
       { label: "Come back with everything", says: "drafts, scroll and values handed over are there again" },
       { kind: "setFrame", key: "relaunch", value: "everything" },
     );

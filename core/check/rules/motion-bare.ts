@@ -4,7 +4,7 @@ import { bareOf } from "../../motion/measure.js";
 import { sample } from "../../motion/sample.js";
 import type { Toward } from "../../motion/shape.js";
 import { verdictsOf } from "../../tuning/verdicts.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import { motionsUsed, motionWords } from "../motions-used.js";
 import type { Found, Rule } from "../rule.js";
 
@@ -50,7 +50,7 @@ export const motionBare: Rule = {
             detail: `${motionWords(used, checked)}: ${Math.round(bare.share * 100)} % of it at ${Math.round(bare.at)} ms`,
             mends: thatGo(checked.frame, [
               mend
-                ? removing(
+                ? byEdit(
                     {
                       label: mend.says.replace(/^./, (letter) => letter.toUpperCase()),
                       says: "the background stays covered",

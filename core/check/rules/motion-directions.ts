@@ -1,5 +1,5 @@
 import { contradictionsOf } from "../../tuning/directions.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import { motionsUsed, motionWords } from "../motions-used.js";
 import type { Found, Rule } from "../rule.js";
 
@@ -18,7 +18,7 @@ export const motionDirections: Rule = {
         says: `${used.motion.name} contradicts itself`,
         detail: `${says} ${motionWords(used, checked)}`,
         mends: thatGo(checked.frame, [
-          removing(
+          byEdit(
             { label: mend, says: "there and back agree" },
             { kind: "setFrame", key: "motions", value: { ...checked.frame.motions, [used.id]: mended } },
           ),

@@ -8,7 +8,7 @@ import type { Frame } from "../../frame/types.js";
 import { openedAt } from "../../explore/standpoint.js";
 import { variedEdit } from "../../edit/property-edit.js";
 import { viewInBand } from "../../walk/classes.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import type { Found, Rule, Where } from "../rule.js";
 
 /** A pane narrower than this holds no line of text, CSS px. */
@@ -54,7 +54,7 @@ export const narrowPane: Rule = {
           says: `A pane of ${plainName(frame, id)} is ${Math.round(Math.min(...narrow.map(({ least }) => least)))} px wide`,
           detail: "where the band begins",
           mends: thatGo(frame, [
-            removing(
+            byEdit(
               { label: "One over the other there", says: "Back leads from the detail to the list" },
               variedEdit(id, "split", where, false),
             ),

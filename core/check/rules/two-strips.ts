@@ -5,7 +5,7 @@ import type { Frame } from "../../frame/types.js";
 import { propertyEdit } from "../../edit/property-edit.js";
 import { together } from "../../edit/together.js";
 import { list } from "../../says/words.js";
-import { removing, setting, thatGo } from "../mends.js";
+import { byEdit, setting, thatGo } from "../mends.js";
 import type { CheckedView, Mend, Rule } from "../rule.js";
 import { seenWhileWalking } from "../walked.js";
 
@@ -34,7 +34,7 @@ export const twoStrips: Rule = {
       const mends: (Mend | null)[] = [
         hub === undefined
           ? null
-          : removing(
+          : byEdit(
               {
                 label: `${names} draw${hubs.length > 1 ? "" : "s"} no strip`,
                 says: "the strip of each of its screens is left",

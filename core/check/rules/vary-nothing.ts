@@ -6,7 +6,7 @@ import { isIn, type ViewClass } from "../../frame/views.js";
 import type { Frame, Node } from "../../frame/types.js";
 import type { Variation } from "../../frame/parts.js";
 import { viewsSay } from "../../frame/view-words.js";
-import { removing, thatGo } from "../mends.js";
+import { byEdit, thatGo } from "../mends.js";
 import type { Rule } from "../rule.js";
 
 const classesOf = (frame: Frame): ViewClass[] =>
@@ -37,7 +37,7 @@ export const varyNothing: Rule = {
             node: id,
             says: `What differs on ${plainName(frame, id)} ${viewsSay(frame, entry)} ${there.length ? "changes nothing" : "never applies"}`,
             detail: Object.keys(entry.set).join(", "),
-            mends: thatGo(frame, [removing({ label: "Take it out", says: "every view stays as it is" }, edit)]),
+            mends: thatGo(frame, [byEdit({ label: "Take it out", says: "every view stays as it is" }, edit)]),
           },
         ];
       }),
