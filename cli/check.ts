@@ -7,12 +7,14 @@ import {
   type CheckReport,
   faultLine,
   faultsAsSarif,
-  type Finding,
   type Frame,
   proofsOverall,
   proofTitles,
   type Severity,
   severities,
+  type Told,
+  type ToldFinding,
+  toldOf,
   whereSays,
 } from "../core/index.js";
 import { linesOf } from "../shape/line-of.js";
@@ -29,28 +31,23 @@ interface Options {
 /** States that are gone on from at a time. */
 const slice = 10_000;
 
+/** What was found, and what was walked for it. */
+type Reported = Told & Pick<CheckReport, "walks">;
+
 /** What the frame alone shows, and with a walk what that does. */
-const reported = (frame: Frame, { walk, maxStates }: Options): CheckReport => {
+const reported = (frame: Frame, { walk, maxStates }: Options): Reported => {
   const looked = checkedAtOnce(frame);
-  if (!walk) return { ...looked, stale: [] };
+  if (!walk) return { ...toldOf(frame, looked.findings, null), walks: [] };
   const checking = new Checking(frame, { mostStates: maxStates });
   while (checking.advance(slice));
   const walked = checking.report();
-  const order = (severity: Severity): number => severities.indexOf(severity);
-  return {
-    findings: [...walked.findings, ...looked.findings].sort((a, b) => order(a.severity) - order(b.severity)),
-    // what neither half found is there no more
-    stale: walked.stale.filter(({ rule, node }) =>
-      looked.stale.some((each) => each.rule === rule && each.node === node),
-    ),
-    walks: walked.walks,
-  };
+  return { ...toldOf(frame, looked.findings, walked.findings), walks: walked.walks };
 };
 
 const findingLine = (
   file: string,
   frame: Frame,
-  { severity, code, node, says, detail, where, quiet }: Finding,
+  { severity, code, node, says, detail, where, quiet }: ToldFinding,
 ): string => {
   const places = whereSays(frame, where);
   const more = [places && `on ${places}`, detail].filter(Boolean).join(", ");
@@ -58,7 +55,7 @@ const findingLine = (
   return `${file}: ${quiet === null ? severity : "silenced"} ${code}${at}: ${says}${more && `. ${more}`}${quiet === null ? "" : `. ${quiet}`}`;
 };
 
-const asText = (file: string, frame: Frame, { findings, stale, walks }: CheckReport): string[] => {
+const asText = (file: string, frame: Frame, { findings, stale, walks }: Reported): string[] => {
   const heard = findings.filter(({ quiet }) => quiet === null);
   const proofs = proofsOverall({ walks }).map(({ id, holds, broken, states }) =>
     holds
@@ -99,7 +96,9 @@ const check = async (file: string, options: Options): Promise<void> => {
     const lineOf = linesOf(new TextDecoder().decode(input));
     const uri = file === "-" ? "stdin" : pathToUri(file);
     const log =
-      result.ok && report ? checksAsSarif(result.frame, uri, report, lineOf) : faultsAsSarif(uri, faults, lineOf);
+      result.ok && report
+        ? checksAsSarif(result.frame, uri, report.findings, lineOf)
+        : faultsAsSarif(uri, faults, lineOf);
     process.stdout.write(`${JSON.stringify(log, null, 2)}\n`);
   } else if (format === "json") process.stdout.write(`${JSON.stringify({ file, faults, ...report }, null, 2)}\n`);
   else if (result.ok && report) process.stdout.write(`${asText(file, result.frame, report).join("\n")}\n`);

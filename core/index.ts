@@ -522,6 +522,9 @@ export {
   severities,
   type Severity,
   type StaleQuiet,
+  type Told,
+  type ToldFinding,
+  toldOf,
   type Where,
   whereSays,
 } from "./check/index.js";

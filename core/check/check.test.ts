@@ -10,8 +10,9 @@ import { sure } from "../frame/sure.js";
 import { viewInBand, walkedClasses } from "../walk/classes.js";
 import { reportOf } from "../walk/report.js";
 import { Walk } from "../walk/walk.js";
-import { check, checkedOf, type CheckReport, type Finding } from "./check.js";
+import { check, checkedOf } from "./check.js";
 import { checkedAtOnce, Checking } from "./checking.js";
+import { type CheckReport, type Finding, toldOf } from "./finding.js";
 import { rules } from "./rules.js";
 
 const reported = (frame: Frame): CheckReport => {
@@ -67,16 +68,33 @@ describe.each(rules)("$code", ({ code }) => {
 
 describe("what is silenced", () => {
   const { faulty, clean } = sure(checkExamples.loose);
+  const told = (frame: Frame, isWalked = true) =>
+    toldOf(frame, checkedAtOnce(frame).findings, isWalked ? reported(frame).findings.filter(needsWalk) : null);
+  const needsWalk = ({ code }: Finding) => rules.some((rule) => rule.code === code && rule.needsWalk);
 
   test("a finding with its rule and node in `quiet` stays, with the reason", () => {
     const quiet = [{ rule: "loose", node: "late", why: "Comes next month." }];
-    expect(ofRule({ ...faulty, quiet }, "loose")).toMatchObject([{ node: "late", quiet: "Comes next month." }]);
-    expect(reported({ ...faulty, quiet }).stale).toEqual([]);
+    const { findings, stale } = told({ ...faulty, quiet });
+    expect(findings.filter(({ code }) => code === "loose")).toMatchObject([
+      { node: "late", quiet: "Comes next month.", isWalked: false },
+    ]);
+    expect(stale).toEqual([]);
   });
 
-  test("what silences nothing any more is told", () => {
+  test("what silences nothing any more is told once the frame was walked as well", () => {
     const quiet = [{ rule: "loose", node: "books", why: "It was loose." }];
-    expect(reported({ ...clean, quiet }).stale).toEqual([{ rule: "loose", node: "books", why: "It was loose." }]);
+    expect(told({ ...clean, quiet }).stale).toEqual([{ rule: "loose", node: "books", why: "It was loose." }]);
+    expect(told({ ...clean, quiet }, false).stale).toEqual([]);
+  });
+
+  test("what a walk found is silenced like what the frame alone shows, and both stand the worst first", () => {
+    const { faulty: frame } = sure(checkExamples.trap);
+    const quiet = [{ rule: "trap", node: ofRule(frame, "trap")[0]!.node!, why: "Meant so." }];
+    const { findings } = told({ ...frame, quiet });
+    expect(findings.find(({ code }) => code === "trap")).toMatchObject({ quiet: "Meant so.", isWalked: true });
+    const order = ["fault", "doubt", "hint"];
+    const ranks = findings.map(({ severity }) => order.indexOf(severity));
+    expect(ranks).toEqual([...ranks].sort());
   });
 
   test("it follows its node through a rename, and goes with it", () => {

@@ -3,7 +3,8 @@ import { type Bounds } from "../walk/bounds.js";
 import { walkedClasses } from "../walk/classes.js";
 import { reportOf, type WalkReport } from "../walk/report.js";
 import { Walk } from "../walk/walk.js";
-import { check, checkedOf, type CheckReport } from "./check.js";
+import { check, checkedOf } from "./check.js";
+import type { CheckReport } from "./finding.js";
 import { rules } from "./rules.js";
 
 /** How far a check has come. */

@@ -1,5 +1,6 @@
-export { check, checkedOf, type CheckReport, type Finding, type StaleQuiet } from "./check.js";
+export { check, checkedOf } from "./check.js";
 export { checkedAtOnce, Checking, type CheckProgress } from "./checking.js";
+export { type CheckReport, type Finding, type StaleQuiet, type Told, type ToldFinding, toldOf } from "./finding.js";
 export { type PlayedStep, playedSteps } from "./play.js";
 export {
   type Group,

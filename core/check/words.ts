@@ -3,7 +3,7 @@ import { plainName } from "../frame/names.js";
 import type { Frame } from "../frame/types.js";
 import { list } from "../says/words.js";
 import type { Proof, ProofId, WalkReport } from "../walk/report.js";
-import type { CheckReport } from "./check.js";
+import type { CheckReport } from "./finding.js";
 import type { Where } from "./rule.js";
 
 /** What is proved, in a few words. */

@@ -1,4 +1,4 @@
-import type { CheckReport, Finding } from "../check/check.js";
+import type { ToldFinding } from "../check/finding.js";
 import { groups, type Severity } from "../check/rule.js";
 import { rules } from "../check/rules.js";
 import { whereSays } from "../check/words.js";
@@ -19,7 +19,7 @@ const levels: Readonly<Record<Severity, Level>> = { fault: "error", doubt: "warn
 const schema = "https://docs.oasis-open.org/sarif/sarif/v2.1.0/errata01/os/schemas/sarif-schema-2.1.0.json";
 
 /** The place in the file that a finding is about: its key where the node has it, else the node, else the whole. */
-const pointerOf = (frame: Frame, { node, key }: Finding): string => {
+const pointerOf = (frame: Frame, { node, key }: ToldFinding): string => {
   const there = node === null ? undefined : frame.nodes[node];
   if (node === null || !there) return "";
   return key !== null && key in there ? pointer("nodes", node, key) : pointer("nodes", node);
@@ -32,7 +32,7 @@ const locationsOf = (uri: string, at: string, lineOf: LineOf) => [
   },
 ];
 
-const resultOf = (frame: Frame, uri: string, finding: Finding, lineOf: LineOf) => {
+const resultOf = (frame: Frame, uri: string, finding: ToldFinding, lineOf: LineOf) => {
   const { code, severity, says, detail, where, quiet } = finding;
   const text = [says, where.length ? `on ${whereSays(frame, where)}` : "", detail].filter(Boolean).join(". ");
   return {
@@ -69,8 +69,8 @@ const logOf = (results: readonly object[]) => ({
 });
 
 /** What is wrong with the app of a frame file; `uri` names the file. */
-export const checksAsSarif = (frame: Frame, uri: string, report: CheckReport, lineOf: LineOf) =>
-  logOf(report.findings.map((finding) => resultOf(frame, uri, finding, lineOf)));
+export const checksAsSarif = (frame: Frame, uri: string, findings: readonly ToldFinding[], lineOf: LineOf) =>
+  logOf(findings.map((finding) => resultOf(frame, uri, finding, lineOf)));
 
 /** What is wrong in a file that is no sound frame. */
 export const faultsAsSarif = (uri: string, faults: readonly Fault[], lineOf: LineOf) =>

@@ -1,16 +1,16 @@
 import {
   type CheckProgress,
   type CheckReport,
-  type Finding,
   type Frame,
-  groups,
   type Id,
-  keysOf,
-  type StaleQuiet,
+  type Told,
+  type ToldFinding,
+  toldOf,
 } from "../../core/index.js";
 import { type CheckingClient, startChecking } from "../workers/checking/client.js";
 import type { FromChecking } from "../workers/checking/messages.js";
 import { External } from "./external.js";
+import { keyOf } from "./finding-key.js";
 import { oncePainted } from "./once-painted.js";
 
 /** A walk that was made, of the frame as it is or as it was before the last edits. */
@@ -25,6 +25,10 @@ export interface Checked {
   /** What the frame alone shows; null as long as nothing was looked at. */
   looked: CheckReport | null;
   walked: Walked | null;
+  /** Both together, by what the frame silences as it is now. What only a walk shows is as the last one found it, and so is what silences nothing. */
+  told: Told;
+  /** Findings of the last walk that were mended since: the next one says whether they are gone. By their keys. */
+  mended: ReadonlySet<string>;
   /** The frame is as it was walked. */
   isFresh: boolean;
   progress: CheckProgress | null;
@@ -44,8 +48,14 @@ const farther: Reach = { mostStates: 500_000, mostMs: 120_000 };
 
 /** What is wrong at each node, faults and doubts that nobody silenced, the worst first. */
 export interface Marks {
-  at: ReadonlyMap<Id, readonly Finding[]>;
+  at: ReadonlyMap<Id, readonly ToldFinding[]>;
 }
+
+const nobody: ReadonlySet<string> = new Set();
+
+/** Findings that are wrong for all that is known: neither silenced nor mended since. */
+export const heardIn = ({ told, mended }: Pick<Checked, "told" | "mended">): ToldFinding[] =>
+  told.findings.filter((finding) => finding.quiet === null && !mended.has(keyOf(finding)));
 
 /** Checks the open frame in a worker of its own, from when somebody first wants to know, and again after each edit. */
 export class Checks extends External<Checked> {
@@ -55,9 +65,19 @@ export class Checks extends External<Checked> {
   private number = 0;
   private reach = usual;
   private callOff: (() => void) | null = null;
+  /** What the frame silenced when that was last looked at. */
+  private quiet: Frame["quiet"];
 
   constructor(private readonly frame: () => Frame) {
-    super({ looked: null, walked: null, isFresh: false, progress: null, failed: false });
+    super({
+      looked: null,
+      walked: null,
+      told: { findings: [], stale: [] },
+      mended: nobody,
+      isFresh: false,
+      progress: null,
+      failed: false,
+    });
   }
 
   /** Begins, if it has not. */
@@ -77,8 +97,14 @@ export class Checks extends External<Checked> {
     if (!this.client) return;
     this.reach = usual;
     this.set({ isFresh: false });
+    if (this.frame().quiet !== this.quiet) this.tell({});
     this.callOff?.();
     this.callOff = oncePainted(() => this.ask());
+  }
+
+  /** A finding was mended: by the frame alone that is known at once, of a walk only after the next. */
+  noteMended(finding: ToldFinding): void {
+    if (finding.isWalked) this.tell({ mended: new Set(this.get().mended).add(keyOf(finding)) });
   }
 
   /** Walks again; where it is asked for, farther than it does by itself. */
@@ -103,13 +129,19 @@ export class Checks extends External<Checked> {
     this.client?.send({ do: "check", number: this.number, frame: this.frame(), ...this.reach });
   }
 
-  private mark(): void {
-    const at = new Map<Id, Finding[]>();
-    for (const finding of findingsOf(this.get())) {
-      const { node, severity, quiet } = finding;
-      if (node === null || severity === "hint" || quiet !== null) continue;
-      const known = at.get(node);
-      if (known) known.push(finding);
+  /** Sets what is known, and with it what is told and marked. */
+  private tell(known: Partial<Omit<Checked, "told">>): void {
+    const frame = this.frame();
+    this.quiet = frame.quiet;
+    const checked = { ...this.get(), ...known };
+    const told = toldOf(frame, checked.looked?.findings ?? null, checked.walked?.report.findings ?? null);
+    this.set({ ...known, told });
+    const at = new Map<Id, ToldFinding[]>();
+    for (const finding of heardIn({ ...checked, told })) {
+      const { node, severity } = finding;
+      if (node === null || severity === "hint") continue;
+      const there = at.get(node);
+      if (there) there.push(finding);
       else at.set(node, [finding]);
     }
     this.marks.set({ at });
@@ -117,30 +149,11 @@ export class Checks extends External<Checked> {
 
   private readonly answered = (message: FromChecking): void => {
     if (message.number !== this.number) return;
-    if (message.do === "looked") this.set({ looked: message.report });
+    if (message.do === "looked") this.tell({ looked: message.report });
     else if (message.do === "walking") this.set({ progress: message.progress });
     else {
       const { report, ms, wasStopped } = message;
-      this.set({ walked: { report, ms, wasStopped }, isFresh: true, progress: null });
+      this.tell({ walked: { report, ms, wasStopped }, mended: nobody, isFresh: true, progress: null });
     }
-    if (message.do !== "walking") this.mark();
   };
 }
-
-const rank = { fault: 0, doubt: 1, hint: 2 } as const;
-const groupOrder = keysOf(groups);
-
-/** All that is known to be wrong, the worst first, then by what it is about. What only a walk shows is as the last one found it. */
-export const findingsOf = ({ looked, walked }: Checked): Finding[] =>
-  [...(walked?.report.findings ?? []), ...(looked?.findings ?? [])].sort(
-    (a, b) => rank[a.severity] - rank[b.severity] || groupOrder.indexOf(a.group) - groupOrder.indexOf(b.group),
-  );
-
-/** What was silenced and is not there any more. */
-export const staleOf = ({ looked, walked, isFresh }: Checked): StaleQuiet[] => {
-  if (!looked || !walked || !isFresh) return [];
-  // what one half says nothing of, the other may have found
-  const isStale = ({ rule, node }: StaleQuiet, among: readonly StaleQuiet[]): boolean =>
-    among.some((each) => each.rule === rule && each.node === node);
-  return walked.report.stale.filter((each) => isStale(each, looked.stale));
-};

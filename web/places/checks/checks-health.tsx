@@ -1,14 +1,12 @@
 import { useEffect } from "react";
 import { useChecks, useOpenFrame } from "../../app/open-frame.js";
-import { findingsOf } from "../../data/checks.js";
+import { heardIn } from "../../data/checks.js";
 
 /** How many faults there are that nobody silenced. */
 export default function ChecksHealth() {
   const { checks } = useOpenFrame();
   useEffect(() => checks.begin(), [checks]);
-  const faults = useChecks(
-    (checked) => findingsOf(checked).filter(({ severity, quiet }) => severity === "fault" && quiet === null).length,
-  );
+  const faults = useChecks((checked) => heardIn(checked).filter(({ severity }) => severity === "fault").length);
   if (faults === 0) return null;
   return <span className="rounded-sm bg-clay-soft px-1 text-[12px] font-semibold text-ink">! {faults}</span>;
 }

@@ -1,12 +1,11 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import { type Finding, type Played } from "../../../core/index.js";
+import { type Played, type ToldFinding } from "../../../core/index.js";
 import { useChecks, useEditing, useOpenFrame } from "../../app/open-frame.js";
-import { findingsOf, staleOf } from "../../data/checks.js";
 import { type Shelf, FindingList, isIn } from "./finding-list.js";
 import { Proofs } from "./proofs.js";
 import { Taps } from "./taps.js";
-import { keyOf } from "./finding-key.js";
+import { keyOf } from "../../data/finding-key.js";
 import { usePlaying } from "./use-playing.js";
 import { WalkLine } from "./walk-line.js";
 
@@ -16,14 +15,13 @@ export default function Checks() {
   useEffect(() => checks.begin(), [checks]);
   const frame = useEditing((edited) => edited.frame);
   const checked = useChecks((all) => all);
-  const findings = useMemo(() => findingsOf(checked), [checked]);
-  const stale = useMemo(() => staleOf(checked), [checked]);
+  const { walked, told, mended, isFresh } = checked;
+  const { findings } = told;
   const [shelf, setShelf] = useState<Shelf | null>(null);
   const [params] = useSearchParams();
   const asked = params.get("finding");
   const [chosen, setChosen] = useState<string | null>(asked);
   const playing = usePlaying(frame);
-  const { walked } = checked;
   const walks = useMemo(() => walked?.report.walks ?? [], [walked]);
 
   const called = findings.find((finding) => keyOf(finding) === asked);
@@ -39,7 +37,7 @@ export default function Checks() {
     called?.severity ??
     (["fault", "doubt", "hint"] as const).find((each) => findings.some(isIn(each))) ??
     "fault";
-  const choose = (finding: Finding) => {
+  const choose = (finding: ToldFinding) => {
     setChosen(keyOf(finding));
     if (finding.show) playing.play(finding.show);
   };
@@ -54,7 +52,8 @@ export default function Checks() {
       <FindingList
         frame={frame}
         findings={findings}
-        stale={stale}
+        stale={isFresh ? told.stale : []}
+        mended={mended}
         shelf={shown}
         onShelf={setShelf}
         chosen={chosen}

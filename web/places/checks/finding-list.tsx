@@ -1,9 +1,17 @@
 import { useState } from "react";
-import { type Finding, type Frame, groups, plainName, type Severity, type StaleQuiet } from "../../../core/index.js";
+import {
+  type Frame,
+  groups,
+  plainName,
+  type Severity,
+  type StaleQuiet,
+  type ToldFinding,
+} from "../../../core/index.js";
 import { Choice } from "../../parts/choice.js";
 import { FindingRow } from "./finding-row.js";
-import { keyOf } from "./finding-key.js";
+import { keyOf } from "../../data/finding-key.js";
 import { StaleList } from "./stale-list.js";
+import { useFocusKept } from "./use-focus-kept.js";
 import type { Playing } from "./use-playing.js";
 
 /** What is listed: findings of one severity, or those that are silenced. */
@@ -12,7 +20,7 @@ export type Shelf = Severity | "quiet";
 /** Whether a finding is listed there. */
 export const isIn =
   (shelf: Shelf) =>
-  ({ severity, quiet }: Finding): boolean =>
+  ({ severity, quiet }: ToldFinding): boolean =>
     shelf === "quiet" ? quiet !== null : quiet === null && severity === shelf;
 
 const shelves: readonly [Shelf, string, string][] = [
@@ -31,12 +39,14 @@ const nothingSays: Record<Shelf, string> = {
 
 interface FindingListProps {
   frame: Frame;
-  findings: readonly Finding[];
+  findings: readonly ToldFinding[];
   stale: readonly StaleQuiet[];
+  /** The keys of those that were mended, and not looked for again so far. */
+  mended: ReadonlySet<string>;
   shelf: Shelf;
   onShelf: (shelf: Shelf) => void;
   chosen: string | null;
-  onChoose: (finding: Finding) => void;
+  onChoose: (finding: ToldFinding) => void;
   playing: Playing;
   isLooking: boolean;
   isWalking: boolean;
@@ -44,12 +54,13 @@ interface FindingListProps {
 
 /** What is wrong, by what a person would suffer, the worst first. */
 export function FindingList(props: FindingListProps) {
-  const { frame, findings, stale, shelf, onShelf, chosen, onChoose, playing, isLooking, isWalking } = props;
+  const { frame, findings, stale, mended, shelf, onShelf, chosen, onChoose, playing, isLooking, isWalking } = props;
   const [asked, setAsked] = useState("");
   const wanted = asked.trim().toLowerCase();
-  const isAsked = ({ says, detail, node, group }: Finding): boolean =>
+  const isAsked = ({ says, detail, node, group }: ToldFinding): boolean =>
     [says, detail, groups[group], node === null ? "" : plainName(frame, node)].join(" ").toLowerCase().includes(wanted);
   const listed = findings.filter(isIn(shelf)).filter((finding) => wanted === "" || isAsked(finding));
+  const focus = useFocusKept(listed);
   return (
     <section aria-label="Findings" className="flex flex-col gap-2">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
@@ -78,7 +89,7 @@ export function FindingList(props: FindingListProps) {
           {isLooking ? "Looking …" : wanted ? `Nothing here is called “${asked}”.` : nothingSays[shelf]}
         </p>
       ) : (
-        <ul className="flex flex-col gap-1.5">
+        <ul {...focus} className="flex flex-col gap-1.5">
           {listed.map((finding, i) => {
             const key = keyOf(finding);
             const isFirst = listed[i - 1]?.group !== finding.group;
@@ -89,6 +100,7 @@ export function FindingList(props: FindingListProps) {
                 frame={frame}
                 finding={finding}
                 isChosen={key === chosen}
+                isMended={mended.has(key)}
                 onChoose={onChoose}
                 playing={key === chosen ? playing : null}
               />

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { type Finding, type Frame, parentsOf, whereSays } from "../../../core/index.js";
+import { type Frame, type Mend, parentsOf, type ToldFinding, whereSays } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { usePlace } from "../../app/places.js";
 import { Button } from "../../parts/button.js";
@@ -12,19 +12,25 @@ interface FindingRowProps {
   /** What it and those after it are about; null where the one before it says so. */
   heading: string | null;
   frame: Frame;
-  finding: Finding;
+  finding: ToldFinding;
   isChosen: boolean;
-  onChoose: (finding: Finding) => void;
+  /** It was mended: whether it is gone is known once the app was walked again. */
+  isMended: boolean;
+  onChoose: (finding: ToldFinding) => void;
   /** What is played of it; null where it is not chosen. */
   playing: Playing | null;
 }
 
 /** One finding: what is wrong, where, and what mends it; chosen, also why it matters and how it is seen. */
-export function FindingRow({ heading, frame, finding, isChosen, onChoose, playing }: FindingRowProps) {
-  const { editing } = useOpenFrame();
+export function FindingRow({ heading, frame, finding, isChosen, isMended, onChoose, playing }: FindingRowProps) {
+  const { editing, checks } = useOpenFrame();
   const { says, detail, severity, where, mends, quiet, facts } = finding;
   const places = whereSays(frame, where);
   const under = [places && `on ${places}`, detail, facts && `with ${facts}`].filter(Boolean).join(" · ");
+  const isOffered = quiet === null && !isMended;
+  const mend = ({ label, edit }: Mend) => {
+    if (editing.edit(edit, label) === null) checks.noteMended(finding);
+  };
   return (
     <li data-finding={finding.code}>
       {heading !== null && <h3 className="mt-0.5 mb-1 text-[12.5px] font-semibold text-ink-2">{heading}</h3>}
@@ -39,15 +45,21 @@ export function FindingRow({ heading, frame, finding, isChosen, onChoose, playin
             className="min-w-0 grow px-2.5 py-2 text-left"
           >
             <span className="block font-semibold">{says}</span>
-            <span className="block text-[12.5px] text-ink-2">{quiet === null ? under : `silenced: ${quiet}`}</span>
+            <span className="block text-[12.5px] text-ink-2">
+              {quiet !== null
+                ? `silenced: ${quiet}`
+                : isMended
+                  ? "mended · gone if the next walk finds it no more"
+                  : under}
+            </span>
           </button>
           <span className={`shrink-0 text-[12px] ${severity === "fault" ? "font-semibold text-clay" : "text-ink-2"}`}>
             {severity}
           </span>
-          {quiet === null &&
-            mends.slice(0, 2).map(({ label, says: comes, edit }) => (
-              <Button key={label} title={comes} onClick={() => editing.edit(edit, label)}>
-                {label}
+          {isOffered &&
+            mends.slice(0, 2).map((each) => (
+              <Button key={each.label} title={each.says} onClick={() => mend(each)}>
+                {each.label}
               </Button>
             ))}
         </div>

@@ -1,7 +1,7 @@
 import type { Id } from "../../../../core/index.js";
 import { useWrongAt } from "../../../app/open-frame.js";
 import { usePlace } from "../../../app/places.js";
-import { keyOf } from "../../checks/finding-key.js";
+import { keyOf } from "../../../data/finding-key.js";
 
 /** How much is wrong with what is chosen, the worst told on hover; it leads to where that is shown and mended. */
 export function FindingChip({ id }: { id: Id }) {
