@@ -57,6 +57,7 @@ const worksOf = (core: Core): Record<string, () => unknown> => {
   const wide = largeFrame(1920);
   const edit: now.Edit = { kind: "set", node: "screen960", key: "title", value: "Other" };
   const nodes = largeFrame(4800);
+  const points = new core.Standpoints(allotment, view, [core.firstWaysOf(allotment, view)]);
   let title = 0;
   const changed = (frame: now.Frame): now.Frame => {
     const result = core.applyEdit(frame, { kind: "set", node: "plot", key: "title", value: `T${(title += 1)}` });
@@ -75,13 +76,13 @@ const worksOf = (core: Core): Record<string, () => unknown> => {
     "propertySays of a screen": () => core.propertySays(allotment, view, "plot"),
     "propertySays of a hub": () => core.propertySays(allotment, view, "home"),
     "the same of a screen after an edit": () => core.propertySays(changed(allotment), view, "plot"),
-    "a hover: consequences of a change": () => core.consequencesOf(allotment, changed(allotment), view, "plot"),
+    "a hover: consequences of a change": () => core.consequencesOf(points, points.on(changed(allotment)), "plot"),
     "an edit of 1,999 nodes": () => core.applyEdit(wide, edit),
     "an edit of them, and whether it is sound": () => core.applySoundly(wide, { ...edit }),
     "layout of 5,000 nodes after an edit": () => core.planLayout({ ...nodes, nodes: { ...nodes.nodes } }),
     "the same in a view": () => core.planLayout({ ...nodes, nodes: { ...nodes.nodes } }, { view: core.viewOf(nodes) }),
     "layout of 5,000 nodes that are known": () => core.planLayout(nodes, { view: core.viewOf(nodes) }),
-    "the first look: a frame explored": () => core.exploredOf(changed(allotment), view),
+    "the first look: the ways to all screens": () => core.firstWaysOf(changed(allotment), view),
   };
 };
 

@@ -121,6 +121,7 @@ for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.ent
   // the rest is slow: every fourth frame stands for all
   if (i % 4 !== 0) continue;
   const ids = Object.keys(frame.nodes);
+  const points = new core.Standpoints(frame, first, [core.firstWaysOf(frame, first)]);
   put(
     "properties",
     ids.map((id) => core.propertySays(frame, first, id)),
@@ -128,9 +129,9 @@ for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.ent
   put(
     "ways",
     ids.map((id) => [
-      core.waysIn(frame, id).map((way) => [way, core.waySays(frame, first, way)]),
+      core.waysIn(frame, id).map((way) => [way, core.waySays(points, way)]),
       (nodeAt(frame, id).needs ?? []).map((_, n) => core.needSays(frame, first, id, n)),
-      core.consequenceSays(now, first, core.consequencesOf(frame, now, first, id)),
+      core.consequenceSays(now, first, core.consequencesOf(points, points.on(now), id)),
       core.routeTo(frame, first, at.state, id),
     ]),
   );

@@ -1,5 +1,5 @@
 import type { SeenOn } from "../walk/report.js";
-import type { Watched } from "../walk/walk.js";
+import type { Watched } from "../walk/sightings.js";
 import type { Checked, CheckedView, Found } from "./rule.js";
 
 /** What was seen while the views were walked: for each screen one finding, shown where it takes the fewest events. */

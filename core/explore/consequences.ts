@@ -4,9 +4,9 @@ import { childrenOf } from "../frame/defaults.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { Id, Opens } from "../frame/parts.js";
-import type { View } from "../frame/view.js";
 import { needsAbove, type Unmet } from "../frame/needs.js";
 import { type LadderPath, pathOf, samePath } from "../observe/ladder.js";
+import type { Standpoints } from "./standpoints.js";
 import { takeWay } from "./taken.js";
 import { type Way, waysIn, waysOut } from "./ways.js";
 
@@ -72,16 +72,11 @@ const needsBetween = (before: FixedFrame, after: FixedFrame, id: Id): Consequenc
 };
 
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
-export const consequencesOf = (
-  before: FixedFrame,
-  after: FixedFrame,
-  view: View,
-  id: Id,
-  faults: Fault[] = [],
-): Consequences => {
-  const lookOf = (frame: FixedFrame, way: Way): Look | null => {
-    if (!frame.nodes[way.to] || !isAttached(frame, way.to)) return null;
-    const taken = takeWay(frame, view, way);
+export const consequencesOf = (was: Standpoints, is: Standpoints, id: Id, faults: Fault[] = []): Consequences => {
+  const [before, after] = [was.frame, is.frame];
+  const lookOf = (points: Standpoints, way: Way): Look | null => {
+    if (!points.frame.nodes[way.to] || !isAttached(points.frame, way.to)) return null;
+    const taken = takeWay(points, way);
     return (
       taken && {
         bars: taken.seen.bars.some((bar) => !bar.inert),
@@ -103,8 +98,8 @@ export const consequencesOf = (
   let first: { before: Look | null; after: Look | null } | null = null;
   for (const screen of screensUnder(before, id).slice(0, 12))
     for (const way of waysIn(before, screen)) {
-      let look = lookOf(before, way);
-      let now = isStillThere(way) ? lookOf(after, way) : null;
+      let look = lookOf(was, way);
+      let now = isStillThere(way) ? lookOf(is, way) : null;
       // whom a need keeps out is told with the need; for all others nothing is changed by that
       if (look && now && look.isKeptOut !== now.isKeptOut) [look, now] = look.isKeptOut ? [now, now] : [look, look];
       first ??= { before: look, after: now };
@@ -114,14 +109,14 @@ export const consequencesOf = (
     }
   const side = (look: Look | null | undefined): Look =>
     look ?? { bars: false, header: false, tab: null, overlay: null, back: null, isKeptOut: false };
-  const [was, is] = [side(first?.before), side(first?.after)];
+  const [one, other] = [side(first?.before), side(first?.after)];
   return {
     faults,
-    bars: { before: was.bars, after: is.bars },
-    header: { before: was.header, after: is.header },
-    tab: { before: was.tab, after: is.tab },
-    overlay: { before: was.overlay, after: is.overlay },
-    back: { before: was.back, after: is.back },
+    bars: { before: one.bars, after: other.bars },
+    header: { before: one.header, after: other.header },
+    tab: { before: one.tab, after: other.tab },
+    overlay: { before: one.overlay, after: other.overlay },
+    back: { before: one.back, after: other.back },
     changed,
     broken,
     loose: after.nodes[id] !== undefined && !isAttached(after, id),

@@ -101,6 +101,8 @@ interface Bounds {
   enough?: (reached: Reached) => boolean;
   /** Whether a state is one to go on from. */
   within?: (state: State) => boolean;
+  /** So many events are tried. */
+  mostTried?: number;
   /** Whether some events are tried at all. */
   tries?: (events: readonly NavigationEvent[]) => boolean;
 }
@@ -113,7 +115,7 @@ export const exploreFrom = (
   frame: FixedFrame,
   view: View,
   state: State,
-  { enough = () => false, within = () => true, tries = () => true }: Bounds = {},
+  { enough = () => false, within = () => true, tries = () => true, mostTried = Infinity }: Bounds = {},
 ): Map<Id, Reached> => {
   const first: Reached = state.outside
     ? { state: step(frame, view, state, { do: "return" }).state, events: [{ do: "return" }] }
@@ -121,9 +123,11 @@ export const exploreFrom = (
   const lens = lensOf(frame, view);
   const found = new Map<Id, Reached>([[topOf(lens, first.state.root).node, first]]);
   if (enough(first)) return found;
+  let tried = 0;
   for (const at of found.values())
     for (const events of choicesAt(frame, view, at.state)) {
       if (!tries(events)) continue;
+      if ((tried += 1) > mostTried) return found;
       const { state: after, events: gone } = throughAll(frame, view, at.state, events);
       const top = topOf(lens, after.root).node;
       if (after === at.state || after.outside || found.has(top) || !within(after)) continue;
@@ -134,12 +138,16 @@ export const exploreFrom = (
   return found;
 };
 
-/** The fewest events a person needs from a state until the node shows; null if no way was found. */
+/** So many events are tried to find a way from where someone is: more, and who waits for it would see it. */
+const mostTried = 800;
+
+/** The fewest events a person needs from a state until the node shows; null if no way was found near by. */
 export const routeTo = (frame: FixedFrame, view: View, state: State, to: Id): NavigationEvent[] | null => {
   const shows = ({ state: at }: Reached): boolean =>
     focusPath(lensOf(frame, view), at.root).some((entry) => entry.node === to);
   let route: NavigationEvent[] | null = null;
   exploreFrom(frame, view, state, {
+    mostTried,
     enough: (reached) => {
       if (shows(reached)) route = reached.events;
       return route !== null;

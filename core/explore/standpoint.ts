@@ -5,8 +5,7 @@ import type { Facts, FactValue, Id } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { topOf } from "../navigate/focus.js";
-import { isMet, needsAbove, sameFacts, valuesOf } from "../frame/needs.js";
-import { exploreFrom } from "./route.js";
+import { isMet, needsAbove, valuesOf } from "../frame/needs.js";
 import type { State } from "../navigate/state.js";
 import { launch, stepThrough } from "../navigate/step.js";
 
@@ -55,9 +54,3 @@ export const unusualFacts = (frame: FixedFrame, facts: Facts): Facts | undefined
 /** Where a person is whom something opened a node for, from outside the app, with the facts it needs. */
 export const openedAt = (frame: FixedFrame, view: View, id: Id): State =>
   stepThrough(frame, view, landed(frame, view, factsFor(frame, id)), { do: "open", to: id }).state;
-
-/** The screens a person can come to from a launch while the facts stay as they are. */
-export const reachableWith = (frame: FixedFrame, view: View, facts: Facts): Set<Id> => {
-  const first = launch(frame, view, facts).state;
-  return new Set(exploreFrom(frame, view, first, { within: (state) => sameFacts(state.facts, first.facts) }).keys());
-};

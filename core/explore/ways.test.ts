@@ -12,6 +12,7 @@ import { explain, explainEdit } from "../observe/explain.js";
 import { refit } from "../navigate/refit.js";
 import { routeTo } from "./route.js";
 import { step } from "../navigate/step.js";
+import { walkedPoints } from "../testing/points.js";
 import { looksOf } from "./taken.js";
 import { waysIn, waysOut } from "./ways.js";
 import type { NavigationEvent } from "../navigate/event.js";
@@ -34,7 +35,7 @@ describe("ways", () => {
     expect(waysIn(frame, "item").map((way) => `${way.from} ${way.via}`)).toEqual(["a row", "deep action", "b action"]);
   });
   test("each way in has its own Back, taken from where a person comes to its screen", () => {
-    const looks = looksOf(frame, view, "item").map(({ way, taken }) => [
+    const looks = looksOf(walkedPoints(frame), "item").map(({ way, taken }) => [
       way.from,
       taken?.real,
       taken && printed(frame, taken.seen).back.join(),
@@ -61,9 +62,8 @@ describe("ways", () => {
 describe("what a change would do", () => {
   test("moved beside the hub, a screen loses its bar, and every way in changes", () => {
     const look = consequencesOf(
-      frame,
-      after({ kind: "move", id: "item", from: "aTab", to: "app", after: "home" }),
-      view,
+      walkedPoints(frame),
+      walkedPoints(after({ kind: "move", id: "item", from: "aTab", to: "app", after: "home" })),
       "item",
     );
     expect(look).toMatchObject({ bars: { before: true, after: false }, loose: false, broken: [] });
@@ -72,18 +72,16 @@ describe("what a change would do", () => {
   });
   test("moved to another tab, Back goes elsewhere", () => {
     const look = consequencesOf(
-      frame,
-      after({ kind: "move", id: "item", from: "aTab", to: "bTab", after: "b" }),
-      view,
+      walkedPoints(frame),
+      walkedPoints(after({ kind: "move", id: "item", from: "aTab", to: "bTab", after: "b" })),
       "item",
     );
     expect(look.back.after).toEqual({ nodes: ["b", "a"], end: "left" });
   });
   test("made loose, its ways in lead nowhere", () => {
     const look = consequencesOf(
-      frame,
-      after({ kind: "move", id: "deep", from: "aTab", to: null, after: null }),
-      view,
+      walkedPoints(frame),
+      walkedPoints(after({ kind: "move", id: "deep", from: "aTab", to: null, after: null })),
       "deep",
     );
     expect(look).toMatchObject({ loose: true, changed: [] });
@@ -154,7 +152,7 @@ describe("the reasons", () => {
       "second was laid on top in flow. The bar beneath stays dimmed.",
     ]);
     const [way] = waysIn(flow, "second");
-    expect(waySays(flow, view, way!)).toBe("a sheet");
+    expect(waySays(walkedPoints(flow, view), way!)).toBe("a sheet");
     expect(propertySays(flow, view, "second")).toMatchObject({
       bars: "inside an overlay: the bar lies dimmed beneath",
       opens: "pushed, the bar stays dimmed at every width",

@@ -1,14 +1,11 @@
-import type { FixedFrame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
-import type { View } from "../frame/view.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { topOf } from "../navigate/focus.js";
 import { choicesAt, throughAll } from "../explore/route.js";
 import { type LadderPath, ladderOf, pathOf } from "../observe/ladder.js";
-import { lensOf } from "../frame/look.js";
 import type { State } from "../navigate/state.js";
 import type { Step } from "../navigate/step.js";
-import { cameTo } from "../explore/taken.js";
+import type { Standpoints } from "../explore/standpoints.js";
 
 /** One step of a route: what a person does, and the screen it brings. */
 export interface RouteStep {
@@ -45,9 +42,9 @@ interface Reached {
  * differ in their screens are told apart, not those that differ in how one is tapped. At most `most`, and none with more
  * than two steps beyond the shortest.
  */
-export const routesBetween = (frame: FixedFrame, view: View, from: Id, to: Id, most = 3): Route[] => {
-  const lens = lensOf(frame, view);
-  const start = cameTo(frame, view, from);
+export const routesBetween = (points: Standpoints, from: Id, to: Id, most = 3): Route[] => {
+  const { frame, view, lens } = points;
+  const start = points.at(from).state;
   if (topOf(lens, start.root).node !== from || from === to) return [];
   const queue: Reached[] = [{ state: start, steps: [] }];
   const visits = new Map<Id, number>();

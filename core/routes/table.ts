@@ -1,8 +1,9 @@
 import { nodeAt } from "../frame/nodes.js";
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame } from "../frame/types.js";
+import type { FixedFrame } from "../frame/types.js";
 import type { Id } from "../frame/parts.js";
 import type { View } from "../frame/view.js";
+import type { Standpoints } from "../explore/standpoints.js";
 import { type TakenWay, takeWay } from "../explore/taken.js";
 import { type Way, waysOut } from "../explore/ways.js";
 import { barBecomes } from "../says/bar-says.js";
@@ -18,7 +19,7 @@ export interface WayRow {
   back: LadderPath | null;
 }
 
-const howSays = (frame: Frame, way: Way, { seen }: TakenWay): string => {
+const howSays = (frame: FixedFrame, way: Way, { seen }: TakenWay): string => {
   const { overlay, notes, moves } = seen;
   const node = frame.nodes[way.from];
   const tab = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";
@@ -33,7 +34,7 @@ const howSays = (frame: Frame, way: Way, { seen }: TakenWay): string => {
   return last === "push" ? "pushed" : "changes nothing";
 };
 
-const coversSays = (frame: Frame, view: View, taken: TakenWay): string => {
+const coversSays = (frame: FixedFrame, view: View, taken: TakenWay): string => {
   const { overlay, bars, shown } = taken.seen;
   if (overlay) return bars.some((bar) => !bar.inert) ? "what lies beneath it" : "everything";
   if (shown.length > 1) return "nothing: beside its list";
@@ -54,9 +55,10 @@ const coversSays = (frame: Frame, view: View, taken: TakenWay): string => {
   }
 };
 
-const rowOf = (frame: Frame, view: View, way: Way): WayRow => {
+const rowOf = (points: Standpoints, way: Way): WayRow => {
+  const { frame, view } = points;
   if (!isAttached(frame, way.to)) return { way, how: "leads nowhere: loose", covers: "", back: null };
-  const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
+  const taken = isAttached(frame, way.from) ? takeWay(points, way) : null;
   if (!taken) return { way, how: "cannot be taken here", covers: "", back: null };
   return {
     way,
@@ -67,5 +69,5 @@ const rowOf = (frame: Frame, view: View, way: Way): WayRow => {
 };
 
 /** All ways out of these nodes, else of the whole frame, in the order of its nodes; each is taken to see what it does. */
-export const wayRows = (frame: Frame, view: View, ids: readonly Id[] = Object.keys(frame.nodes)): WayRow[] =>
-  ids.flatMap((id) => waysOut(id, nodeAt(frame, id)).map((way) => rowOf(frame, view, way)));
+export const wayRows = (points: Standpoints, ids: readonly Id[] = Object.keys(points.frame.nodes)): WayRow[] =>
+  ids.flatMap((id) => waysOut(id, nodeAt(points.frame, id)).map((way) => rowOf(points, way)));

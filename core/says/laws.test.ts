@@ -7,6 +7,7 @@ import { explain } from "../observe/explain.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import type { State } from "../navigate/state.js";
 import { launch, step, viewAfter } from "../navigate/step.js";
+import { walkedPoints } from "../testing/points.js";
 import { takeWay } from "../explore/taken.js";
 import { waysOut } from "../explore/ways.js";
 import { anyEvent, anyFrame, eventAt } from "../testing/arbitrary.js";
@@ -80,11 +81,12 @@ describe("what is said is so, over random frames", () => {
     fc.assert(
       fc.property(anyBarred(), views, (frame, given) => {
         const view = viewOf(frame, given);
+        const points = walkedPoints(frame, view);
         for (const [id, node] of Object.entries(frame.nodes))
           for (const way of waysOut(id, node).slice(0, 3)) {
-            const says = waySays(frame, view, way).replace("changes the tab, ", "");
+            const says = waySays(points, way).replace("changes the tab, ", "");
             said.set(says, (said.get(says) ?? 0) + 1);
-            const taken = takeWay(frame, view, way);
+            const taken = takeWay(points, way);
             if (!taken) {
               expect(says).toMatch(/^(loose: leads nowhere|cannot be taken in this view)$/);
               continue;

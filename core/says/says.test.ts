@@ -11,6 +11,7 @@ import { askToSignIn } from "../change/sign-in.js";
 import { applySoundly } from "../edit/apply.js";
 import type { Edit } from "../edit/edit.js";
 import { consequencesOf } from "../explore/consequences.js";
+import { walkedPoints } from "../testing/points.js";
 import { consequenceSays } from "./consequence-says.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { wayRows } from "../routes/table.js";
@@ -80,13 +81,13 @@ describe("what a property causes is said in one line", () => {
 
 test("what a way does is said by taking it", () => {
   const ways = waysOut("item", frame.nodes.item!);
-  expect(ways.map((way) => [way.to, waySays(frame, viewOf(frame), way)])).toEqual([
+  expect(ways.map((way) => [way.to, waySays(walkedPoints(frame), way)])).toEqual([
     ["deep", "a sheet"],
     ["cover", "covers the bar"],
     ["b", "changes the tab, the bar stays"],
   ]);
   const rows = waysOut("rows", frame.nodes.rows!)[0]!;
-  expect(waySays(frame, viewOf(frame, { width: 1000 }), rows)).toBe("beside its list");
+  expect(waySays(walkedPoints(frame, viewOf(frame, { width: 1000 })), rows)).toBe("beside its list");
 });
 
 test("what a person does is said in few words, by what stands on the screen", () => {
@@ -137,9 +138,9 @@ test("a way past which there is no bar, or one that comes, is not said to cover 
     {},
     { app: stack(["intro", "home", "cover"]), intro: screen({ actions: [opening("a"), opening("cover")] }) },
   );
-  const said = waysOut("intro", bare.nodes.intro!).map((way) => waySays(bare, viewOf(bare), way));
+  const said = waysOut("intro", bare.nodes.intro!).map((way) => waySays(walkedPoints(bare), way));
   expect(said).toEqual(["the bar shows", "no bar in sight"]);
-  expect(wayRows(bare, viewOf(bare), ["intro"]).map(({ covers }) => covers)).toEqual([
+  expect(wayRows(walkedPoints(bare), ["intro"]).map(({ covers }) => covers)).toEqual([
     "nothing: the bar shows",
     "nothing: no bar in sight",
   ]);
@@ -147,7 +148,7 @@ test("a way past which there is no bar, or one that comes, is not said to cover 
     ...bare,
     nodes: { ...bare.nodes, home: { ...bare.nodes.home!, face: "drawer", vary: [] } as Node },
   };
-  expect(wayRows(drawer, viewOf(drawer), ["intro"])[0]!.covers).toBe("nothing: its drawer can be opened");
+  expect(wayRows(walkedPoints(drawer), ["intro"])[0]!.covers).toBe("nothing: its drawer can be opened");
 });
 
 test("a bar that comes for the first time is not said to be back, nor a closed drawer to stay", () => {
@@ -183,7 +184,11 @@ describe("what a gate does is said before it is set", () => {
   const said = (edit: Edit, about: string, of = frame) => {
     const result = applySoundly(of, edit);
     if (!result.ok) throw new Error(result.faults[0]!.received);
-    return consequenceSays(result.frame, viewOf(of), consequencesOf(of, result.frame, viewOf(of), about));
+    return consequenceSays(
+      result.frame,
+      viewOf(of),
+      consequencesOf(walkedPoints(of), walkedPoints(result.frame), about),
+    );
   };
   const gate = (node: string): Edit => ({
     kind: "set",

@@ -1,6 +1,5 @@
 import { isAttached } from "../frame/frame-index.js";
-import type { Frame } from "../frame/types.js";
-import type { View } from "../frame/view.js";
+import type { Standpoints } from "../explore/standpoints.js";
 import { takeWay } from "../explore/taken.js";
 import type { Way } from "../explore/ways.js";
 import { barBecomes, type BarBecomes } from "./bar-says.js";
@@ -22,9 +21,10 @@ const barSays = (bar: BarBecomes): string => {
 };
 
 /** What taking a way does to what can be seen, in a few words: worked out by taking it. */
-export const waySays = (frame: Frame, view: View, way: Way): string => {
+export const waySays = (points: Standpoints, way: Way): string => {
+  const { frame, view } = points;
   if (!isAttached(frame, way.to)) return "loose: leads nowhere";
-  const taken = isAttached(frame, way.from) ? takeWay(frame, view, way) : null;
+  const taken = isAttached(frame, way.from) ? takeWay(points, way) : null;
   if (!taken) return "cannot be taken in this view";
   const { notes, overlay, top, shown } = taken.seen;
   const changed = notes.some((note) => note.code === "switched") ? "changes the tab, " : "";

@@ -1,7 +1,7 @@
 import { faultsOf } from "../faults/faults.js";
 import { plainFrame } from "../frame/write.js";
 import { viewOf } from "../frame/view.js";
-import { exploredOf } from "../explore/taken.js";
+import { firstWaysOf } from "../walk/first-ways.js";
 import { runIn, tap } from "../testing/frames.js";
 import { startingShapes } from "./starts.js";
 
@@ -12,7 +12,7 @@ test.each(startingShapes.map((shape) => [shape.label, shape] as const))(
     expect(plainFrame(frame)).toEqual(frame);
     const screens = Object.keys(frame.nodes).filter((id) => frame.nodes[id]!.kind === "screen");
     for (const view of [viewOf(frame, {}), viewOf(frame, { width: 1100, height: 800 })])
-      expect([...exploredOf(frame, view).keys()].sort()).toEqual(screens.sort());
+      expect(Object.keys(firstWaysOf(frame, view).to).sort()).toEqual(screens.sort());
   },
 );
 

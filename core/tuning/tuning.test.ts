@@ -9,6 +9,7 @@ import type { Edit } from "../edit/edit.js";
 import { faultsOf } from "../faults/faults.js";
 import { measure } from "../motion/measure.js";
 import { movesBetween } from "../navigate/moves.js";
+import { walkedPoints } from "../testing/points.js";
 import { anyFrame } from "../testing/arbitrary.js";
 import { opening, screen, tabbed } from "../testing/frames.js";
 import { anyMotion } from "../testing/motions.js";
@@ -77,8 +78,9 @@ describe("the moves of an app", () => {
     fc.assert(
       fc.property(anyFrame(), (any) => {
         const view = viewOf(any, { target: "key" });
+        const points = walkedPoints(any, view);
         for (const move of appMoves(any, view).slice(0, 12)) {
-          const found = exampleOf(any, view, move);
+          const found = exampleOf(points, move);
           if (!found) continue;
           const moves = movesBetween(lensOf(any, view), found.before.root, found.after.root);
           expect(moves).toContainEqual(found.move);

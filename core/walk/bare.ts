@@ -164,11 +164,9 @@ export class BareReader {
     // whether its tabs are left out depends on where it stands now
     this.isOpen = true;
     const tabs: Record<Id, Entry> = {};
-    const { children } = hubAt(this.lens.frame, node);
-    const leavesUnmade = children.length <= mostTabsLeft;
-    for (const id of children) {
+    for (const id of hubAt(this.lens.frame, node).children) {
       const tab = entry.tabs[id];
-      if (this.leaveOut && id !== active && (tab ? !this.marked.has(tab) : leavesUnmade)) {
+      if (this.leaveOut && id !== active && !(tab && this.marked.has(tab))) {
         this.text += `${id}#`;
         tabs[id] = this.leaveOut.tab(id, tab);
       } else if (tab && !isUnmade(tab)) tabs[id] = this.inside(tab);
@@ -177,9 +175,6 @@ export class BareReader {
     return { kind: "hub", ...common, since: null, active, visits, tabs };
   }
 }
-
-/** A hub with more tabs than this has a place only for those that were made. */
-const mostTabsLeft = 8;
 
 const noVisits: readonly string[] = [];
 

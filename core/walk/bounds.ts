@@ -1,16 +1,29 @@
 import type { Id } from "../frame/parts.js";
 import { entriesInside } from "../navigate/entries.js";
 import type { Entry, State } from "../navigate/state.js";
+import type { Beginning } from "./beginnings.js";
 
 /** How far a walk goes. */
 export interface Bounds {
-  /** States that are gone on from, at most. */
+  /** States that are gone on from whatever they are; more of them only where they show another screen. */
   mostStates: number;
   /** A screen stands in one stack so often, at most: what is laid on it once more is not followed. */
   mostAlike: number;
+  /** How the app begins; null for every way it can, by itself and by each address. */
+  begin: readonly Beginning[] | null;
+  /** Facts stay as they are in the beginning: what changes them is not followed. */
+  keepsFacts: boolean;
+  /** What Back does, again and again, is found out for every state. */
+  climbs: boolean;
 }
 
-export const usualBounds: Bounds = { mostStates: 200_000, mostAlike: 2 };
+export const usualBounds: Bounds = {
+  mostStates: 200_000,
+  mostAlike: 2,
+  begin: null,
+  keepsFacts: false,
+  climbs: true,
+};
 
 /** Values longer than this were put together again and again. */
 const longest = 60;

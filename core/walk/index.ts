@@ -1,6 +1,7 @@
 export type { Beginning } from "./beginnings.js";
 export { type Beyond, type Bounds, usualBounds } from "./bounds.js";
 export { viewInBand, type WalkedClass, walkedClasses } from "./classes.js";
+export { type FirstWays, firstWaysOf, Scout } from "./first-ways.js";
 export {
   type Proof,
   type ProofId,
@@ -11,4 +12,5 @@ export {
   type Shown,
   type WalkReport,
 } from "./report.js";
-export { Walk, type Watched } from "./walk.js";
+export { type Watched } from "./sightings.js";
+export { Walk } from "./walk.js";

@@ -63,7 +63,7 @@ export class Interned {
   private readonly numberOf = new Map<Facts, number>();
   private readonly texts = new WeakMap<Entry, string>();
   // no key is used twice, so that what lies in a place goes with every shape
-  private nextKey = 1;
+  nextKey = 1;
 
   constructor(readonly lens: Lens) {}
 
@@ -162,6 +162,11 @@ export class Interned {
       this.numberOf.set(facts, this.numberOf.size);
     }
     return known;
+  }
+
+  /** Whether facts are the same in what is asked. */
+  areSame(a: Facts, b: Facts): boolean {
+    return a === b || factsText(this.lens.frame, a) === factsText(this.lens.frame, b);
   }
 
   /** The number of the facts of a shape. */

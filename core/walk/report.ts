@@ -3,7 +3,8 @@ import type { Id } from "../frame/parts.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import type { Beginning } from "./beginnings.js";
 import type { Beyond } from "./bounds.js";
-import type { Walk, Watched } from "./walk.js";
+import type { Watched } from "./sightings.js";
+import type { Walk } from "./walk.js";
 
 /** What is proved, or found broken, by a walk. */
 export const proofIds = ["ends", "trap", "strips", "needs", "behind", "reached", "drafts"] as const;
@@ -79,7 +80,7 @@ const brokenBy: Record<Exclude<ProofId, "reached">, readonly Watched[]> = {
 };
 
 const proofOf = (walk: Walk, id: Exclude<ProofId, "reached">): Proof => {
-  const sightings = brokenBy[id].flatMap((what) => [...(walk.seen.get(what)?.values() ?? [])]);
+  const sightings = brokenBy[id].flatMap((what) => walk.seen.of(what));
   const [first] = sightings.sort((a, b) => a.state - b.state);
   return {
     id,
@@ -108,6 +109,11 @@ const reachedProof = (walk: Walk): Proof => {
   };
 };
 
+const longestOf = (walk: Walk): WalkReport["longest"] => {
+  const { backs, state } = walk.ladders.longest;
+  return { backs, ...(state < 0 ? none : walk.eventsTo(state)) };
+};
+
 /** What a walk found so far, as data. */
 export const reportOf = (walk: Walk): WalkReport => ({
   states: walk.states.count,
@@ -116,13 +122,11 @@ export const reportOf = (walk: Walk): WalkReport => ({
   screens: [...walk.reached]
     .map(([id, { state, taps }]): ReachedBy => ({ id, taps, ...walk.eventsTo(state) }))
     .sort((a, b) => a.taps - b.taps),
-  longest: { backs: walk.longest.backs, ...(walk.longest.state < 0 ? none : walk.eventsTo(walk.longest.state)) },
-  seen: [...walk.seen].flatMap(([what, on]) =>
-    [...on].map(([node, sighting]): SeenOn => {
-      const taps = walk.states.tapsOf(sighting.state);
-      return { what, node, count: sighting.count, taps, ...walk.eventsShowing(sighting) };
-    }),
-  ),
+  longest: longestOf(walk),
+  seen: walk.seen.all().map(({ what, node, sighting }): SeenOn => {
+    const taps = walk.states.tapsOf(sighting.state);
+    return { what, node, count: sighting.count, taps, ...walk.eventsShowing(sighting) };
+  }),
   backTo: Object.fromEntries([...walk.backTo].map(([id, tops]) => [id, [...tops]])),
   bounds: { isFull: walk.isFull, beyond: [...walk.beyond.values()], areFactsCut: walk.areFactsCut },
 });

@@ -10,6 +10,7 @@ import type { View } from "../frame/view.js";
 import { upTakes } from "../navigate/back.js";
 import { entriesInside } from "../navigate/entries.js";
 import type { NavigationEvent } from "../navigate/event.js";
+import { takenAsHeld } from "../navigate/standing.js";
 import { type Entry, isStuck, type State } from "../navigate/state.js";
 import { launch } from "../navigate/step.js";
 import { backEvent, goesBack } from "../observe/ladder.js";
@@ -21,7 +22,9 @@ import { type Choice, choicesIn } from "./choices.js";
 import { Answers, Hidden, nothing } from "./hidden.js";
 import { Interned, type Shape } from "./interned.js";
 import { cameOf } from "./outcome.js";
+import { Ladders } from "./ladders.js";
 import { PackedStates } from "./packed-states.js";
+import { type Sighting, Sightings } from "./sightings.js";
 
 /** What a choice makes of a state, whatever lies where it was not looked. */
 interface Outcome {
@@ -60,32 +63,11 @@ interface Standing {
   outcomes: Answers<Outcome>[];
 }
 
-/** What was seen in states, or on the way from one to another: how often, and where first. */
-export interface Sighting {
-  count: number;
-  /** The state it was first seen in, and the choice there that shows it; -1 where the state shows it by itself. */
-  state: number;
-  choice: number;
-}
-
-/** What a walk looks out for. */
-export type Watched = "trap" | "swipe" | "strips" | "unmet" | "passed" | "leaves" | "draft" | "round" | "stuck";
-
 /** What a screen was first come to by. */
 export interface ReachedScreen {
   state: number;
   taps: number;
   beginning: Beginning;
-}
-
-/** The end of a ladder, as it was found out so far. */
-const enum End {
-  unknown = 0,
-  left = 1,
-  stays = 2,
-  round = 3,
-  beyond = 4,
-  looking = 5,
 }
 
 /**
@@ -99,19 +81,19 @@ export class Walk {
   /** What a choice led to another state by. */
   edges = 0;
   readonly reached = new Map<Id, ReachedScreen>();
+  /** The state in which each screen was first on top. */
+  readonly onTop = new Map<Id, number>();
   /** Screens that something leads away from. */
   readonly left = new Set<Id>();
-  /** What was seen, by the screen it was seen on. */
-  readonly seen = new Map<Watched, Map<Id | null, Sighting>>();
+  readonly seen = new Sightings();
+  readonly ladders = new Ladders(this);
   /** The screens that Back leads to, by the one it leads from. */
   readonly backTo = new Map<Id, Set<Id>>();
   /** What was not gone on to, by the node it is about. */
   readonly beyond = new Map<Id, Beyond>();
-  /** The longest ladder, in Backs, and the state it begins in. */
-  longest = { backs: 0, state: -1 };
   readonly beginnings: readonly Beginning[];
   readonly areFactsCut: boolean;
-  /** More states were there than are gone on from. */
+  /** More states were there than are gone on from: since then only those were that show another screen. */
   isFull = false;
   /** Times the engine was asked. */
   asked = 0;
@@ -124,9 +106,9 @@ export class Walk {
   private begun = 0;
   private next = 0;
   private nextByFacts = 0;
-  private nextLadder = 0;
-  private ends: Uint8Array | null = null;
-  private ladders: Uint16Array | null = null;
+  private covered: { start: number; state: State; hidden: Hidden } | null = null;
+  private readonly awaited = new Set<Id>();
+  private readonly awaitedOnTop = new Set<Id>();
   private scratch = new Int32Array(64);
   private target = new Int32Array(64);
 
@@ -138,7 +120,7 @@ export class Walk {
     this.lens = lensOf(frame, view);
     this.interned = new Interned(this.lens);
     this.bounds = { ...usualBounds, ...bounds };
-    const { all, isCut } = beginningsOf(frame);
+    const { all, isCut } = this.bounds.begin ? { all: this.bounds.begin, isCut: false } : beginningsOf(frame);
     this.beginnings = all;
     this.areFactsCut = isCut;
   }
@@ -153,9 +135,8 @@ export class Walk {
     for (let i = 0; i < most; i += 1) {
       if (this.next < this.states.count) this.goOn(this.next++);
       else if (this.begun < this.beginnings.length) this.begin(this.begun++);
-      else if (this.nextByFacts < this.states.count) this.goOnByFacts(this.nextByFacts++);
-      else if (this.nextLadder < this.states.count) this.climb(this.nextLadder++);
-      else return false;
+      else if (!this.bounds.keepsFacts && this.nextByFacts < this.states.count) this.goOnByFacts(this.nextByFacts++);
+      else if (!this.bounds.climbs || !this.ladders.climbNext()) return false;
     }
     return true;
   }
@@ -176,14 +157,6 @@ export class Walk {
     const { beginning, events } = this.eventsTo(state);
     const last = this.standing(state).choices[choice];
     return { beginning, events: [...events, ...(last?.events ?? [])] };
-  }
-
-  private see(what: Watched, on: Id | null, state: number, choice = -1): void {
-    let seen = this.seen.get(what);
-    if (!seen) this.seen.set(what, (seen = new Map()));
-    const known = seen.get(on);
-    if (known) known.count += 1;
-    else seen.set(on, { count: 1, state, choice });
   }
 
   private begin(index: number): void {
@@ -208,8 +181,9 @@ export class Walk {
     const { states } = this;
     if (states.count >= this.bounds.mostStates) {
       const known = states.find(numbers, length);
-      if (known < 0) this.isFull = true;
-      return known;
+      if (known >= 0) return known;
+      this.isFull = true;
+      if (!this.isNews(this.standingOf(numbers, 0))) return -1;
     }
     const before = states.count;
     const state = states.add(numbers, length, parent, choice, taps);
@@ -224,18 +198,31 @@ export class Walk {
     return state;
   }
 
-  private standing(state: number): Standing {
-    const { states, standings } = this;
-    const start = states.startOf(state);
-    const shape = states.numbers[start] ?? 0;
-    const known = (standings[shape] ??= new Answers(this.interned));
-    return known.find(states.numbers, start + 1) ?? this.lookAt(shape, start, known);
+  /** Whether a state shows a screen that no state before it showed: where there is room for no more, it is gone on to for that. */
+  private isNews({ screens, top }: Standing): boolean {
+    const [all, tops] = [screens.filter((id) => !this.reached.has(id) && !this.awaited.has(id)), this.awaitedOnTop];
+    const isTopNew = top !== null && !this.onTop.has(top) && !tops.has(top);
+    for (const id of all) this.awaited.add(id);
+    if (isTopNew) tops.add(top);
+    return all.length > 0 || isTopNew;
   }
 
-  private lookAt(shape: number, start: number, known: Answers<Standing>): Standing {
-    const { states, interned, lens } = this;
+  /** What can be done in a state, and what is seen in it. */
+  standing(state: number): Standing {
+    return this.standingOf(this.states.numbers, this.states.startOf(state));
+  }
+
+  /** What can be done in the state whose numbers begin there. */
+  private standingOf(numbers: Int32Array, start: number): Standing {
+    const shape = numbers[start] ?? 0;
+    const known = (this.standings[shape] ??= new Answers(this.interned));
+    return known.find(numbers, start + 1) ?? this.lookAt(shape, numbers, start, known);
+  }
+
+  private lookAt(shape: number, numbers: Int32Array, start: number, known: Answers<Standing>): Standing {
+    const { interned, lens } = this;
     const hidden = new Hidden();
-    const state = interned.stateOf(sure(interned.shapes[shape], "a shape"), states.numbers, start + 1, hidden);
+    const state = interned.stateOf(sure(interned.shapes[shape], "a shape"), numbers, start + 1, hidden);
     this.asked += 1;
     const own = choicesIn(lens, state);
     const changes = factChanges(this.frame, state.facts).map((event): Choice => ({ events: [event], isFree: false }));
@@ -259,7 +246,7 @@ export class Walk {
       outcomes: [],
     };
     if (isStuck(state)) this.stuckIn.add(standing);
-    return known.keep(states.numbers, start + 1, hidden.asked, standing);
+    return known.keep(numbers, start + 1, hidden.asked, standing);
   }
 
   private readonly stuckIn = new Set<Standing>();
@@ -271,11 +258,26 @@ export class Walk {
     return known.find(numbers, start + 1) ?? this.ask(start, standing, choice, known);
   }
 
+  /** The state whose numbers begin there, as the engine takes it: made once for all that is tried in it. */
+  private coveredAt(start: number): { state: State; hidden: Hidden } {
+    const { covered, interned, states } = this;
+    if (covered?.start === start) {
+      covered.hidden.asked.length = 0;
+      // an event that left it as it is may have said that other facts hold in it
+      takenAsHeld(this.frame, covered.state);
+      return { state: { ...covered.state, nextKey: interned.nextKey }, hidden: covered.hidden };
+    }
+    const hidden = new Hidden();
+    const shape = sure(interned.shapes[states.numbers[start] ?? 0], "a shape");
+    const state = interned.stateOf(shape, states.numbers, start + 1, hidden);
+    this.covered = { start, state, hidden };
+    return { state, hidden };
+  }
+
   private ask(start: number, { choices, top }: Standing, choice: number, known: Answers<Outcome>): Outcome {
     const { states, interned } = this;
-    const shape = sure(interned.shapes[states.numbers[start] ?? 0], "a shape");
-    const hidden = new Hidden();
-    const before = interned.stateOf(shape, states.numbers, start + 1, hidden);
+    const shape = interned.shapes[states.numbers[start] ?? 0];
+    const { state: before, hidden } = this.coveredAt(start);
     this.asked += 1;
     const { state, isSameTop, lost, isPassed } = cameOf(this.lens, before, sure(choices[choice], "a choice"));
     const outcome: Outcome = { shape: stays, lying: new Int32Array(0), isSameTop, lost, isPassed };
@@ -284,7 +286,8 @@ export class Walk {
       // what is laid anew may be what lay there: that is seen once it is known what lies there
       const isSame = after.shape === shape && after.lying.every((source, place) => ~source === place);
       if (!isSame) {
-        outcome.shape = this.beyondBy(after.shape) ? beyond : after.shape.id;
+        const isKept = !this.bounds.keepsFacts || interned.areSame(state.facts, before.facts);
+        outcome.shape = isKept && !this.beyondBy(after.shape) ? after.shape.id : beyond;
         outcome.lying = Int32Array.from(after.lying);
       }
       if (top !== null && !isSameTop && !state.asking) this.left.add(top);
@@ -318,7 +321,7 @@ export class Walk {
 
   private take(state: number, standing: Standing, choice: number): void {
     const outcome = this.outcome(state, standing, choice);
-    for (const id of outcome.lost) this.see("draft", id, state, choice);
+    for (const id of outcome.lost) this.seen.see("draft", id, state, choice);
     if (outcome.shape === stays) return;
     if (outcome.shape === beyond) {
       this.edges += 1;
@@ -338,8 +341,8 @@ export class Walk {
   private wentBack(state: number, { top, back }: Standing, choice: number, next: number, isPassed: boolean): void {
     if (top === null || next < 0) return;
     const after = this.standing(next);
-    if (isPassed) this.see("passed", after.top, state, choice);
-    if (after.isOutside) this.see("leaves", top, state, back);
+    if (isPassed) this.seen.see("passed", after.top, state, choice);
+    if (after.isOutside) this.seen.see("leaves", top, state, back);
     if (after.isAsking || after.top === null || after.top === top) return;
     let tops = this.backTo.get(top);
     if (!tops) this.backTo.set(top, (tops = new Set()));
@@ -356,15 +359,16 @@ export class Walk {
         this.reached.set(id, { state, taps: this.states.tapsOf(state), beginning });
       }
     const { top, isAsking } = standing;
-    if (standing.strips > 1 && !isAsking) this.see("strips", top, state);
-    if (this.stuckIn.has(standing)) this.see("stuck", top, state);
-    if (standing.isSwipeAlone) this.see("swipe", top, state);
-    if (standing.canGoUp && !isAsking && this.goesNowhere(state, standing)) this.see("trap", top, state);
-    if (hasNeeds(this.frame) && this.isUnmet(state)) this.see("unmet", top, state);
+    if (top !== null && !isAsking && !this.onTop.has(top)) this.onTop.set(top, state);
+    if (standing.strips > 1 && !isAsking) this.seen.see("strips", top, state);
+    if (this.stuckIn.has(standing)) this.seen.see("stuck", top, state);
+    if (standing.isSwipeAlone) this.seen.see("swipe", top, state);
+    if (standing.canGoUp && !isAsking && this.goesNowhere(state, standing)) this.seen.see("trap", top, state);
+    if (hasNeeds(this.frame) && this.isUnmet(state)) this.seen.see("unmet", top, state);
   }
 
   /** Whether nothing goes back in a state. */
-  private goesNowhere(state: number, standing: Standing): boolean {
+  goesNowhere(state: number, standing = this.standing(state)): boolean {
     if (standing.back < 0) return true;
     if (standing.isSystemBack) return false;
     const { shape, isSameTop } = this.outcome(state, standing, standing.back);
@@ -400,58 +404,12 @@ export class Walk {
   }
 
   /** The state that a choice leads to; less than 0 where it leads to none that was walked. */
-  private after(state: number, choice: number): number {
+  after(state: number, choice: number): number {
     const outcome = this.outcome(state, this.standing(state), choice);
     if (outcome.shape === stays) return state;
     if (outcome.shape === beyond) return -1;
     if (this.scratch.length <= outcome.lying.length) this.scratch = new Int32Array(2 * outcome.lying.length + 2);
     return this.states.find(this.scratch, this.fill(this.scratch, outcome, this.states.startOf(state)));
-  }
-
-  /** The state after one Back, every question answered so that it is left; or how the ladder ends there. */
-  private backFrom(state: number): number | End {
-    const standing = this.standing(state);
-    if (standing.isOutside) return -End.left;
-    // a question is passed over: the state is the one before it
-    if (standing.isAsking) return this.after(state, 1);
-    if (this.goesNowhere(state, standing)) return -End.stays;
-    const next = this.after(state, standing.back);
-    if (next < 0) return -End.beyond;
-    const through = this.standing(next).isAsking ? this.after(next, 0) : next;
-    if (through < 0) return -End.beyond;
-    return this.standing(through).isOutside ? -End.left : through;
-  }
-
-  /** Goes down the ladder of a state until it ends, or where it is known already. */
-  private climb(from: number): void {
-    const ends = (this.ends ??= new Uint8Array(this.states.count));
-    const ladders = (this.ladders ??= new Uint16Array(this.states.count));
-    const path: number[] = [];
-    let at = from;
-    let end: End = ends[at] ?? End.unknown;
-    let backs = ladders[at] ?? 0;
-    while (end === End.unknown) {
-      ends[at] = End.looking;
-      path.push(at);
-      const next = this.backFrom(at);
-      if (next < 0) {
-        end = -next as End;
-        backs = this.standing(at).isAsking ? 0 : -1;
-        break;
-      }
-      at = next;
-      end = ends[at] ?? End.unknown;
-      backs = ladders[at] ?? 0;
-    }
-    if (end === End.looking) end = End.round;
-    for (const state of path.reverse()) {
-      const standing = this.standing(state);
-      if (!standing.isAsking) backs += 1;
-      ends[state] = end;
-      ladders[state] = backs;
-      if (end === End.round) this.see("round", standing.top, state);
-      else if (backs > this.longest.backs) this.longest = { backs, state };
-    }
   }
 }
 

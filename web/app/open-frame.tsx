@@ -7,6 +7,7 @@ import type { Live } from "../data/live-device.js";
 import type { OpenFrame } from "../data/open-frame.js";
 import type { SizesShown } from "../data/sizes.js";
 import type { Selected } from "../data/selection.js";
+import type { Found } from "../data/ways.js";
 
 const Opened = createContext<OpenFrame | null>(null);
 export const OpenFrameProvider = Opened.Provider;
@@ -33,6 +34,8 @@ export const useChecks = <P,>(part: (checked: Checked) => P): P => useExternal(u
 export const useWrongAt = (id: Id): readonly Finding[] =>
   useExternal(useOpenFrame().checks.marks, ({ at }) => at.get(id) ?? nothingWrong);
 const nothingWrong: readonly Finding[] = [];
+/** A part of how a person comes to each screen. */
+export const useWays = <P,>(part: (found: Found) => P): P => useExternal(useOpenFrame().ways, part);
 /** A part of what is chosen. */
 export const useSelection = <P,>(part: (selected: Selected) => P): P => useExternal(useOpenFrame().selection, part);
 

@@ -1,10 +1,12 @@
 import { type ReactNode, useCallback, useMemo } from "react";
-import { bringIcon, type BroughtIcon } from "../data/bring-icon.js";
+import type { BroughtIcon } from "../data/bring-icon.js";
 import { ProblemError } from "../data/problem.js";
+import { loadable } from "../parts/loadable.js";
 import { OwnIconsProvider } from "../parts/own-icons.js";
 import { useEditing, useOpenFrame } from "./open-frame.js";
 
 const none = {};
+const bringing = loadable(() => import("../data/bring-icon.js"));
 
 /** Brings a drawing in; what is wrong with it is told by the session, and then there is none. */
 export const useBringIcon = (): ((file: File) => Promise<BroughtIcon | null>) => {
@@ -12,6 +14,7 @@ export const useBringIcon = (): ((file: File) => Promise<BroughtIcon | null>) =>
   return useCallback(
     async (file) => {
       try {
+        const { bringIcon } = await bringing.load();
         return await bringIcon(file, () => editing.get().frame);
       } catch (error) {
         if (!(error instanceof ProblemError)) throw error;

@@ -8,7 +8,7 @@ import {
   toldOf,
 } from "../../core/index.js";
 import { type CheckingClient, startChecking } from "../workers/checking/client.js";
-import type { FromChecking } from "../workers/checking/messages.js";
+import type { Answers, Ask, FromChecking, Question, Wanted } from "../workers/checking/messages.js";
 import { External } from "./external.js";
 import { keyOf } from "./finding-key.js";
 import { oncePainted } from "./once-painted.js";
@@ -57,14 +57,19 @@ const nobody: ReadonlySet<string> = new Set();
 export const heardIn = ({ told, mended }: Pick<Checked, "told" | "mended">): ToldFinding[] =>
   told.findings.filter((finding) => finding.quiet === null && !mended.has(keyOf(finding)));
 
-/** Checks the open frame in a worker of its own, from when somebody first wants to know, and again after each edit. */
+/** Checks the open frame in a worker of its own, from when somebody first wants to know, and again after each edit; there it is also asked what is too long to be found out on the page. */
 export class Checks extends External<Checked> {
   /** On its own, as who draws nodes does not follow how far a walk is. */
   readonly marks = new External<Marks>({ at: new Map() });
   private client: CheckingClient | null = null;
   private number = 0;
   private reach = usual;
+  /** The frame that the worker has. */
+  private sent: Frame | null = null;
+  /** Calls off what is about to be sent; null where the worker has the frame as it is. */
   private callOff: (() => void) | null = null;
+  private readonly awaited = new Map<number, (answer: Answers[Wanted] | null) => void>();
+  private asked = 0;
   /** What the frame silenced when that was last looked at. */
   private quiet: Frame["quiet"];
 
@@ -84,12 +89,23 @@ export class Checks extends External<Checked> {
   begin(): void {
     if (this.client || typeof Worker === "undefined") return;
     this.client = startChecking(this.answered, () => {
-      this.client?.close();
-      this.client = null;
+      this.leave();
       this.set({ failed: true, progress: null });
     });
     this.set({ failed: false });
-    this.ask();
+    this.send();
+  }
+
+  /** Something about the frame as it is; null where it became another before that was found, or there is nobody to ask. */
+  async ask<W extends Wanted>(question: Ask<W>): Promise<Answers[W] | null> {
+    this.begin();
+    const { client } = this;
+    if (!client) return null;
+    if (this.callOff) this.send();
+    const id = (this.asked += 1);
+    const answer = new Promise<Answers[Wanted] | null>((resolve) => this.awaited.set(id, resolve));
+    client.send({ do: "ask", id, question: question as Question });
+    return (await answer) as Answers[W] | null;
   }
 
   /** The frame is another. */
@@ -99,7 +115,7 @@ export class Checks extends External<Checked> {
     this.set({ isFresh: false });
     if (this.frame().quiet !== this.quiet) this.tell({});
     this.callOff?.();
-    this.callOff = oncePainted(() => this.ask());
+    this.callOff = oncePainted(() => this.send());
   }
 
   /** A finding was mended: by the frame alone that is known at once, of a walk only after the next. */
@@ -111,7 +127,7 @@ export class Checks extends External<Checked> {
   walk(isFarther = false): void {
     this.reach = isFarther ? farther : usual;
     this.begin();
-    this.ask();
+    this.send();
   }
 
   stop(): void {
@@ -120,13 +136,26 @@ export class Checks extends External<Checked> {
 
   close(): void {
     this.callOff?.();
-    this.client?.close();
-    this.client = null;
+    this.leave();
   }
 
-  private ask(): void {
+  private leave(): void {
+    this.sent = null;
+    this.client?.close();
+    this.client = null;
+    for (const [, resolve] of this.awaited) resolve(null);
+    this.awaited.clear();
+  }
+
+  /** Sends the frame as it is. */
+  private send(): void {
+    this.callOff?.();
+    this.callOff = null;
     this.number += 1;
-    this.client?.send({ do: "check", number: this.number, frame: this.frame(), ...this.reach });
+    const now = this.frame();
+    const frame = now === this.sent ? null : now;
+    this.sent = now;
+    this.client?.send({ do: "check", number: this.number, frame, ...this.reach });
   }
 
   /** Sets what is known, and with it what is told and marked. */
@@ -148,6 +177,11 @@ export class Checks extends External<Checked> {
   }
 
   private readonly answered = (message: FromChecking): void => {
+    if (message.do === "answer") {
+      this.awaited.get(message.id)?.(message.answer);
+      this.awaited.delete(message.id);
+      return;
+    }
     if (message.number !== this.number) return;
     if (message.do === "looked") this.tell({ looked: message.report });
     else if (message.do === "walking") this.set({ progress: message.progress });

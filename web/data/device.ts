@@ -13,6 +13,7 @@ import {
   refit,
   type Renames,
   routeTo,
+  type Standpoints,
   type State,
   type Step,
   step,
@@ -98,7 +99,8 @@ export const withFrame = (frame: Frame, device: Device, renamed: Renames = noRen
 };
 
 /** The device on a screen, brought there as a person would come; opened from outside when no way leads there. */
-export const putOn = (frame: Frame, device: Device, id: Id): Device => {
+export const putOn = (points: Standpoints<Frame>, device: Device, id: Id): Device => {
+  const { frame } = points;
   const name = nameOf(frame, id);
   if (!isAttached(frame, id))
     return {
@@ -106,7 +108,8 @@ export const putOn = (frame: Frame, device: Device, id: Id): Device => {
       reasons: [`${name} stands in no container, so no device can show it. Put it into a stack or a hub.`],
     };
   const fromHere = routeTo(frame, device.view, device.at.state, id);
-  const route = fromHere ?? routeTo(frame, device.view, launch(frame, device.view).state, id);
+  const { way } = points.at(id);
+  const route = fromHere ?? way?.events ?? routeTo(frame, device.view, launch(frame, device.view).state, id);
   if (!route) {
     const opened = withEvents(
       frame,
@@ -118,7 +121,7 @@ export const putOn = (frame: Frame, device: Device, id: Id): Device => {
       reasons: [`No way leads to ${name} yet: it was opened from outside, as a push message would.`, ...opened.reasons],
     };
   }
-  const put = withEvents(frame, fromHere ? device : newDevice(frame, device.view), route);
+  const put = withEvents(frame, fromHere ? device : newDevice(frame, device.view, way?.beginning.facts), route);
   const taps = route.length === 1 ? "one tap" : `${route.length} taps`;
   return {
     ...put,

@@ -8,6 +8,7 @@ import {
   type NavigationEvent,
   noRenames,
   type Renames,
+  type Standpoints,
   type State,
   topOf,
   type Trial,
@@ -99,8 +100,8 @@ export class LiveDevice extends External<Live> {
   }
 
   /** Brings the device to a screen, as a person would come. */
-  putOn(id: Id): void {
-    this.put(putOn(this.frame(), this.device, id));
+  putOn(points: Standpoints<Frame>, id: Id): void {
+    this.put(putOn(points, this.device, id));
   }
 
   /** Puts the device where a route starts and goes along it. */

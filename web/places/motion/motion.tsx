@@ -15,6 +15,7 @@ import {
   type View,
 } from "../../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../../app/open-frame.js";
+import { usePoints } from "../../app/use-points.js";
 import { Awaited } from "../../parts/awaited.js";
 import { Button } from "../../parts/button.js";
 import { later } from "../../parts/later.js";
@@ -45,10 +46,8 @@ export default function MotionPlace() {
   const [dialog, setDialog] = useState<"in" | "out" | null>(null);
   const close = () => setDialog(null);
   const { id: frameId = "" } = useParams();
-  const example = useMemo(
-    () => (asked.move ? exampleOf(frame, view, asked.move) : null),
-    [frame, view, asked.move?.id],
-  );
+  const points = usePoints(frame, view);
+  const example = useMemo(() => (asked.move ? exampleOf(points, asked.move) : null), [points, asked.move?.id]);
   return (
     <main aria-label="Motion" className="flex min-h-0 min-w-0 grow bg-page">
       <div className="flex w-60 shrink-0 flex-col gap-3.5 overflow-y-auto border-r border-ink px-3.5 pt-2.5 pb-4">

@@ -5,7 +5,6 @@ import { useIsBeside } from "./bench/bench-shape.js";
 import { PlanTree } from "./drawing/plan-tree.js";
 import { pressOn } from "./acting/press.js";
 import { PlanLine } from "./drawing/plan-line.js";
-import { SmallMap } from "./drawing/small-map.js";
 import { useAdding } from "./acting/use-adding.js";
 import { useTakingOut } from "./acting/use-taking-out.js";
 import { useClipboard } from "./acting/use-clipboard.js";
@@ -21,7 +20,14 @@ import { useRenaming } from "./acting/use-renaming.js";
 import { useSight } from "./drawing/use-sight.js";
 import { useStage } from "./drawing/use-stage.js";
 import { useShows } from "./drawing/use-shows.js";
+import { beside } from "../../parts/later.js";
 import { useSize } from "../../parts/use-size.js";
+
+// a plan is there to be worked before the small map beside it
+const smallMap = beside(
+  () => import("./drawing/small-map.js"),
+  () => null,
+);
 
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {
@@ -78,7 +84,7 @@ export function Plan() {
           <PlanTree {...shown} {...drawn} filing={filing} adding={adding} />
         </div>
         {stage.layout && sight.part && (
-          <SmallMap layout={stage.layout} chosen={chosen} sight={sight.part} onGo={sight.goTo} />
+          <smallMap.Part layout={stage.layout} chosen={chosen} sight={sight.part} onGo={sight.goTo} />
         )}
       </div>
       <BenchFoot

@@ -15,9 +15,10 @@ import {
   type View,
 } from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
+import { usePoints } from "../../app/use-points.js";
+import { pictureStates } from "../../device/picture-states.js";
 import { CellField } from "../../parts/cell-field.js";
 import { PopBox } from "../../parts/pop-box.js";
-import { statesIn } from "./states-in.js";
 import { TinyArrangement } from "./tiny-arrangement.js";
 
 export interface LookCellProps {
@@ -78,7 +79,7 @@ export function LookCell(props: LookCellProps) {
         title={cell.here ? "set here" : cell.from}
         className={`flex h-11 w-full min-w-0 items-center gap-2 rounded-sm border px-1.5 text-left ${open ? "border-petrol bg-petrol-soft" : "border-transparent hover:border-field hover:bg-plate-1"}`}
       >
-        {id !== null && <TinyArrangement frame={frame} state={statesIn(frame, view, id)} view={view} of={id} />}
+        {id !== null && <Arranged frame={frame} id={id} view={view} />}
         <span className={`min-w-0 grow truncate ${cell.here ? "font-semibold" : "text-ink-2"}`}>{word}</span>
         {cell.here && <span aria-hidden className="size-1.5 shrink-0 rounded-full bg-petrol" />}
       </Popover.Trigger>
@@ -168,7 +169,13 @@ function Options(props: OptionsProps) {
 function Trial({ frame, id, view }: { frame: Frame; id: Id; view: View }) {
   return (
     <span className="grid w-13 place-items-center">
-      <TinyArrangement frame={frame} state={statesIn(frame, view, id)} view={view} of={id} />
+      <Arranged frame={frame} id={id} view={view} />
     </span>
   );
+}
+
+/** A node as it is arranged where one comes to it. */
+function Arranged({ frame, id, view }: { frame: Frame; id: Id; view: View }) {
+  const points = usePoints(frame, view);
+  return <TinyArrangement frame={frame} state={pictureStates(points)({ id })} view={view} of={id} />;
 }

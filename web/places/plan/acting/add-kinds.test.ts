@@ -1,6 +1,7 @@
+import { walkedPoints } from "../../../../core/testing/points.js";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { applySoundly, childrenOf, type Frame, parentsOf, startingShapes, viewOf } from "../../../../core/index.js";
+import { applySoundly, childrenOf, type Frame, parentsOf, startingShapes } from "../../../../core/index.js";
 import { addKinds } from "./add-kinds.js";
 import { lookAtDrop, sayDrop } from "./drop.js";
 import { addWay, moveToward } from "./edits.js";
@@ -51,7 +52,7 @@ describe("what a drop would do", () => {
   const [frame] = demos as [Frame];
   const drop = (id: string, parent: string, to: string | null) => {
     const place = { to, after: null, area: { x: 0, y: 0, width: 0, height: 0 } };
-    return sayDrop(frame, place, lookAtDrop(frame, viewOf(frame), { id, parent }, place)).join(" · ");
+    return sayDrop(frame, place, lookAtDrop(walkedPoints(frame), { id, parent }, place)).join(" · ");
   };
   test("is said: a sheet in a hub is no overlay, a screen beside the hub covers it", () => {
     expect(drop("water", "plotsTab", "home")).toMatch("is pushed here");
@@ -62,7 +63,7 @@ describe("what a drop would do", () => {
     expect(drop("home", "app", "plotsTab")).toMatch("not here");
     const [, sky] = demos as [Frame, Frame];
     const place = { to: "nights", after: null, area: { x: 0, y: 0, width: 0, height: 0 } };
-    const look = lookAtDrop(sky, viewOf(sky), { id: "me", parent: "club" }, place);
+    const look = lookAtDrop(walkedPoints(sky), { id: "me", parent: "club" }, place);
     expect(sayDrop(sky, place, look)[0]).toBe("not here: a third child for the pair Nights (nights)");
   });
 });

@@ -12,7 +12,7 @@ import {
   placesOf,
   plainName,
   type Planned,
-  type View,
+  type Standpoints,
 } from "../../../../core/index.js";
 import type { Chosen } from "../../../app/place.js";
 import type { ListOption } from "../../../parts/option-list.js";
@@ -26,12 +26,12 @@ export interface ChangeLook {
 
 /** What a change of mind would do to those it is about, said by running the frame before and after it. */
 export const lookAtChange = (
-  frame: Frame,
-  view: View,
+  points: Standpoints<Frame>,
   change: ChangeOfMind,
   parts: readonly Chosen[],
   target?: Id,
 ): ChangeLook => {
+  const { frame } = points;
   const result = change.plan(frame, parts, target);
   if (!result.ok) return { planned: null, says: [result.why] };
   const { planned } = result;
@@ -39,7 +39,8 @@ export const lookAtChange = (
   if (!after.ok) return { planned: null, says: [faultSays(frame, firstOf(after.faults))] };
   const ids = parts.map(({ id }) => id).filter((id) => Object.hasOwn(after.frame.nodes, id));
   const about = ids.length ? ids.slice(0, 4) : planned.choose ? [planned.choose.id] : [];
-  const says = about.flatMap((id) => consequenceSays(after.frame, view, consequencesOf(frame, after.frame, view, id)));
+  const now = points.on(after.frame);
+  const says = about.flatMap((id) => consequenceSays(after.frame, points.view, consequencesOf(points, now, id)));
   const all = [...new Set([...says, ...gatesSay(frame, after.frame, about)])];
   return { planned, says: all.length ? all : ["Back, bars and every way in as before"] };
 };

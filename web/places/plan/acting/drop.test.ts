@@ -1,5 +1,6 @@
+import { walkedPoints } from "../../../../core/testing/points.js";
 import fc from "fast-check";
-import { childrenOf, nodeAt, parentsOf, planLayout, subtreeOf, viewOf } from "../../../../core/index.js";
+import { childrenOf, nodeAt, parentsOf, planLayout, subtreeOf } from "../../../../core/index.js";
 import { anyFrame } from "../../../../core/testing/arbitrary.js";
 import { lookAtDrop, placeAt, sayDrop } from "./drop.js";
 import { inMark, outMark, pegsOf, pullSpot } from "../drawing/pegs.js";
@@ -39,7 +40,7 @@ describe("where something that is dragged would go", () => {
       fc.property(anyDrag(), ({ frame, layout, chosen, point }) => {
         const before = JSON.stringify(frame);
         const place = placeAt(frame, layout, chosen.id, point);
-        const look = lookAtDrop(frame, viewOf(frame), chosen, place);
+        const look = lookAtDrop(walkedPoints(frame), chosen, place);
         const said = sayDrop(frame, place, look);
         expect(said.length).toBeGreaterThan(0);
         for (const each of said) expect(each).not.toMatch(/undefined|null|\[object|^$/);

@@ -8,6 +8,7 @@ import {
   plainName,
   type PlanLayout,
   subtreeOf,
+  type Standpoints,
   type View,
   nodeAt,
 } from "../../../../core/index.js";
@@ -66,16 +67,17 @@ export interface DropLook {
   view: View;
 }
 
-export const lookAtDrop = (frame: Frame, view: View, chosen: Chosen, place: DropPlace): DropLook => {
+export const lookAtDrop = (points: Standpoints<Frame>, chosen: Chosen, place: DropPlace): DropLook => {
+  const { frame } = points;
   const planned = moveInto(frame, chosen, place.to, place.after);
   const result = applySoundly(frame, planned.edit);
   return {
     planned,
-    view,
+    view: points.view,
     after: result.ok ? result.frame : frame,
     consequences: result.ok
-      ? consequencesOf(frame, result.frame, view, chosen.id)
-      : consequencesOf(frame, frame, view, chosen.id, result.faults),
+      ? consequencesOf(points, points.on(result.frame), chosen.id)
+      : consequencesOf(points, points, chosen.id, result.faults),
   };
 };
 

@@ -1,3 +1,4 @@
+import { walkedPoints } from "../../../../core/testing/points.js";
 import { applySoundly, type Frame, plainFrame, planLayout, viewOf } from "../../../../core/index.js";
 import { screen, stack, tabbed } from "../../../../core/testing/frames.js";
 import { lookAtDrop, placeAt, sayDrop } from "./drop.js";
@@ -123,7 +124,7 @@ describe("dropping", () => {
   };
   const said = (id: string, parent: string, point: { x: number; y: number }) => {
     const place = placeAt(frame, layout, id, point);
-    return sayDrop(frame, place, lookAtDrop(frame, view, { id, parent }, place));
+    return sayDrop(frame, place, lookAtDrop(walkedPoints(frame, view), { id, parent }, place));
   };
 
   test("the innermost plate under the pointer takes it, behind what lies above the pointer", () => {
@@ -148,7 +149,7 @@ describe("dropping", () => {
   test("what is not allowed says so", () => {
     const lone = plainFrame(tabbed({}, { bTab: stack(["b"]), form: screen() }));
     const place = placeAt(lone, planLayout(lone), "b", { x: -50, y: -50 });
-    expect(sayDrop(lone, place, lookAtDrop(lone, view, { id: "b", parent: "bTab" }, place))[0]).toMatch(
+    expect(sayDrop(lone, place, lookAtDrop(walkedPoints(lone, view), { id: "b", parent: "bTab" }, place))[0]).toMatch(
       "not here: no children, so no start",
     );
   });

@@ -14,6 +14,7 @@ import {
   siblings,
 } from "../../../../core/index.js";
 import type { Command } from "../../../app/commands.js";
+import { pointsIn } from "../../../data/points.js";
 import type { Chosen } from "../../../app/place.js";
 import type { OpenFrame } from "../../../data/open-frame.js";
 import type { Tool } from "../bench/bench-foot.js";
@@ -123,7 +124,7 @@ const changing = ({ frame, at, name, picking, taking, make, setTool, renaming, o
       label: "Put the device here",
       keys: ["P"],
       says: name,
-      run: () => chosen && opened.live.putOn(chosen.id),
+      run: () => chosen && opened.live.putOn(pointsIn(opened.ways, frame, opened.live.get().device.view), chosen.id),
     },
   ];
 };

@@ -3,7 +3,7 @@ import {
   type Frame,
   type Id,
   type PlanLayout,
-  type View,
+  type Standpoints,
   waySays,
   waysOut,
   firstOf,
@@ -30,12 +30,17 @@ export const pullTarget = (frame: Frame, layout: PlanLayout, point: Point): Pull
 };
 
 /** What a new way to the target would come to: the edit, and what taking it does. */
-export const lookAtPull = (frame: Frame, view: View, from: Id, to: Id): Pick<Pull, "planned" | "says" | "refused"> => {
+export const lookAtPull = (
+  points: Standpoints<Frame>,
+  from: Id,
+  to: Id,
+): Pick<Pull, "planned" | "says" | "refused"> => {
+  const { frame } = points;
   if (to === from) return { planned: null, says: ["a way from a screen to itself changes nothing"], refused: true };
   const planned = addWay(frame, from, to);
   const result = applySoundly(frame, planned.edit);
   if (!result.ok)
     return { planned: null, says: [firstOf(result.faults).received, firstOf(result.faults).remedy], refused: true };
   const way = waysOut(from, nodeAt(result.frame, from)).findLast((each) => each.to === to);
-  return { planned, says: way ? [waySays(result.frame, view, way)] : [], refused: false };
+  return { planned, says: way ? [waySays(points.on(result.frame), way)] : [], refused: false };
 };

@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type RefObject, useMemo, useState } from "react";
 import { type ChangeOfMind, changesOfMind, type Frame, type Planned, sure, type View } from "../../../../core/index.js";
+import { usePoints } from "../../../app/use-points.js";
 import type { Chosen } from "../../../app/place.js";
 import type { ListOption } from "../../../parts/option-list.js";
 import { steppedTo } from "../../../parts/option-step.js";
@@ -23,6 +24,7 @@ export const useChanging = (
   { frame, view, parts, make, onClose }: ChangeMenuProps,
   input: RefObject<HTMLInputElement | null>,
 ) => {
+  const points = usePoints(frame, view);
   const [text, setText] = useState("");
   /** Which is chosen; none until something was typed, an arrow pressed or the pointer there. */
   const [at, setAt] = useState(-1);
@@ -46,8 +48,8 @@ export const useChanging = (
   const look = useMemo(() => {
     if (chosen === undefined) return null;
     const change = asking ?? changeCalled(chosen);
-    return change ? lookAtChange(frame, view, change, parts, asking ? chosen : undefined) : null;
-  }, [frame, view, asking, chosen, parts]);
+    return change ? lookAtChange(points, change, parts, asking ? chosen : undefined) : null;
+  }, [frame, points, asking, chosen, parts]);
 
   const begin = (next: ChangeOfMind | null) => {
     setAsking(next);
@@ -60,7 +62,7 @@ export const useChanging = (
     if (!option || option.disabled) return setAt(i);
     const taken = asking ?? sure(changeCalled(option.value));
     if (!asking && taken.targets && taken.targets(frame, parts).length > 0) return begin(taken);
-    const { planned } = lookAtChange(frame, view, taken, parts, asking ? option.value : undefined);
+    const { planned } = lookAtChange(points, taken, parts, asking ? option.value : undefined);
     if (planned && make(planned)) onClose(true);
   };
   const keys = (event: KeyboardEvent) => {

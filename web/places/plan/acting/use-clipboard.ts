@@ -1,98 +1,23 @@
 import { useEffect, useRef } from "react";
-import {
-  clipOf,
-  clipType,
-  type Frame,
-  pasteClip,
-  placesOf,
-  plainName,
-  readClip,
-  writeOutline,
-  nodeAt,
-  sure,
-  firstOf,
-} from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
-import type { Chosen } from "../../../app/place.js";
-import type { Planned } from "./edits.js";
-import { replaceListText } from "../panels/list-text.js";
-import { outermost } from "./selection.js";
-import { takeOutAll } from "./edits.js";
+import { loadable } from "../../../parts/loadable.js";
+import type { Clipped } from "./clipboard.js";
 
-interface Options {
-  frame: Frame;
-  chosen: Chosen | null;
-  others: readonly Chosen[];
-  make: (planned: Planned | null) => boolean;
-}
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.matches("input, textarea, select") || target.isContentEditable);
-
-/** Where something pasted goes: into what is chosen, behind what it holds; beside a screen. */
-const placeFor = (frame: Frame, chosen: Chosen | null): { parent: string | null; after: string | null } => {
-  let at = chosen ?? { id: frame.root, parent: null };
-  const node = nodeAt(frame, at.id);
-  if (node.kind === "stack" || node.kind === "hub") return { parent: at.id, after: node.children.at(-1) ?? null };
-  while (at.parent !== null && nodeAt(frame, at.parent).kind === "pair")
-    at = { id: at.parent, parent: placesOf(frame, at.parent)[0] ?? null };
-  return { parent: at.parent, after: at.parent === null ? null : at.id };
-};
+const clipboard = loadable(() => import("./clipboard.js"));
 
 /** Copy, cut and paste: as parts with all they say, and as an indented list for whatever else takes text. */
-export const useClipboard = (options: Options): void => {
+export const useClipboard = (options: Clipped): void => {
   const opened = useOpenFrame();
   const latest = useRef(options);
   latest.current = options;
   useEffect(() => {
-    const copied = (event: ClipboardEvent): boolean => {
-      const { frame, chosen, others } = latest.current;
-      if (isTyping(event.target) || !chosen || !getSelection()?.isCollapsed || !event.clipboardData) return false;
-      const parts = outermost(frame, [chosen, ...others]);
-      event.clipboardData.setData("text/plain", writeOutline(frame, parts));
-      event.clipboardData.setData(clipType, JSON.stringify(clipOf(frame, parts)));
-      event.preventDefault();
-      opened.editing.say(
-        "plain",
-        `Copied ${parts
-          .map(({ id }) => plainName(frame, id))
-          .slice(0, 3)
-          .join(", ")}${parts.length > 3 ? " …" : ""}, as parts and as a list.`,
-      );
-      return true;
-    };
-    const cut = (event: ClipboardEvent) => {
-      const { frame, chosen, others, make } = latest.current;
-      if (copied(event)) make(takeOutAll(frame, outermost(frame, [sure(chosen), ...others])));
-    };
-    const paste = (event: ClipboardEvent) => {
-      if (isTyping(event.target) || !event.clipboardData) return;
-      const { frame, chosen, make } = latest.current;
-      const text = event.clipboardData.getData("text/plain");
-      const clip = readClip(event.clipboardData.getData(clipType)) ?? readClip(text);
-      if (!clip && text.trim() === "") return;
-      event.preventDefault();
-      if (!clip) {
-        replaceListText(opened.editing.get().id, text);
-        // shown with what it would make, before it is made
-        return opened.selection.showPanel("list");
-      }
-      const place = placeFor(frame, chosen);
-      const made = pasteClip(frame, clip, place);
-      if (!made) return opened.editing.say("fault", "What was copied does not go there: nothing was changed.");
-      const names = clip.tops.map((top) => sure(clip.nodes[top]).title ?? top);
-      const label = `Paste ${names.slice(0, 3).join(", ")}${names.length > 3 ? " …" : ""}`;
-      const done = make({ edit: made.edit, label, choose: { id: firstOf(made.tops), parent: place.parent } });
-      if (done && made.left.length)
-        opened.editing.say("plain", `Left out, as this frame cannot have it: ${made.left.join(", ")}.`);
-    };
-    document.addEventListener("copy", copied);
-    document.addEventListener("cut", cut);
-    document.addEventListener("paste", paste);
-    return () => {
-      document.removeEventListener("copy", copied);
-      document.removeEventListener("cut", cut);
-      document.removeEventListener("paste", paste);
-    };
+    const gone = new AbortController();
+    void clipboard.load().then(({ clipboardHands }) => {
+      const { copy, cut, paste } = clipboardHands(opened, () => latest.current);
+      document.addEventListener("copy", copy, { signal: gone.signal });
+      document.addEventListener("cut", cut, { signal: gone.signal });
+      document.addEventListener("paste", paste, { signal: gone.signal });
+    });
+    return () => gone.abort();
   }, [opened]);
 };

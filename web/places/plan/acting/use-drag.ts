@@ -1,7 +1,9 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
 import type { Frame, View } from "../../../../core/index.js";
+import { useOpenFrame } from "../../../app/open-frame.js";
 import type { Chosen } from "../../../app/place.js";
 import { External } from "../../../data/external.js";
+import { pointsIn } from "../../../data/points.js";
 import { followWith } from "../../../parts/follow-pointer.js";
 import { loadable } from "../../../parts/loadable.js";
 import type { DropLook, DropPlace } from "./drop.js";
@@ -36,6 +38,7 @@ export type Dragging = External<{ drag: Drag | null }>;
 /** Dragging by the pointer. What a drop would do is worked out whenever it would go somewhere else. */
 export const useDrag = (options: Options) => {
   const dragging = useMemo<Dragging>(() => new External<{ drag: Drag | null }>({ drag: null }), []);
+  const { ways } = useOpenFrame();
   const latest = useRef(options);
   latest.current = options;
   const show = (drag: Drag | null) => dragging.set({ drag });
@@ -53,7 +56,7 @@ export const useDrag = (options: Options) => {
       const before = dragging.get().drag;
       if (before && before.place.to === place.to && before.place.after === place.after)
         return show({ ...before, ...point, place });
-      const look = lookAtDrop(frame, view, chosen, place);
+      const look = lookAtDrop(pointsIn(ways, frame, view), chosen, place);
       show({ chosen, ...point, place, look, says: sayDrop(frame, place, look) });
     };
     followWith(drops, move, (isLetGo) => {

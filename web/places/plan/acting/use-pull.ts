@@ -1,6 +1,8 @@
 import { type PointerEvent as ReactPointerEvent, useMemo, useRef } from "react";
 import { type Frame, type Id, plainName, type View } from "../../../../core/index.js";
+import { useOpenFrame } from "../../../app/open-frame.js";
 import { External } from "../../../data/external.js";
+import { pointsIn } from "../../../data/points.js";
 import { followWith } from "../../../parts/follow-pointer.js";
 import { loadable } from "../../../parts/loadable.js";
 import type { Planned } from "./edits.js";
@@ -23,6 +25,7 @@ export type Pulling = External<{ pull: Pull | null }>;
 /** Pulling a peg from a card to where a new way should lead, with what it would do said before it is let go. */
 export const usePull = (options: Options) => {
   const pulling = useMemo<Pulling>(() => new External<{ pull: Pull | null }>({ pull: null }), []);
+  const { ways } = useOpenFrame();
   const latest = useRef(options);
   latest.current = options;
   const show = (pull: Pull | null) => pulling.set({ pull });
@@ -42,7 +45,7 @@ export const usePull = (options: Options) => {
       const look = same
         ? before
         : target
-          ? lookAtPull(frame, view, from, target.id)
+          ? lookAtPull(pointsIn(ways, frame, view), from, target.id)
           : { planned: null, says: ["pull it onto a card, a tab or a plate"], refused: false };
       show({ from, start, at, target, planned: look.planned, says: look.says, refused: look.refused });
     };

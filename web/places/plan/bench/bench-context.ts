@@ -10,6 +10,7 @@ import {
   type Planned,
   type NodeKey,
   type Slot,
+  type Standpoints,
   type ValueOf,
   type View,
   type WayInLook,
@@ -20,6 +21,8 @@ import type { Chosen } from "../../../data/selection.js";
 export interface BenchSubject {
   frame: Frame;
   view: View;
+  /** Where a person stands who comes to each node. */
+  points: Standpoints;
   chosen: Chosen;
   /** What each property causes now, by its key. */
   said: Readonly<Record<string, string>>;

@@ -44,7 +44,7 @@ export interface BenchHeadProps {
 /** What is chosen, where it lies, and what can be done with it as a whole. */
 export function BenchHead({ looks, tools, onDelete }: BenchHeadProps) {
   const { live } = useOpenFrame();
-  const { frame, id, chosen, make } = useBench();
+  const { frame, points, id, chosen, make } = useBench();
   const places = placesOf(frame, id);
   const isRoot = id === frame.root;
   return (
@@ -59,7 +59,7 @@ export function BenchHead({ looks, tools, onDelete }: BenchHeadProps) {
       <span className="ml-auto flex items-center gap-1.5">
         {tools}
         <Button
-          onClick={() => live.putOn(id)}
+          onClick={() => live.putOn(points, id)}
           disabled={places.length === 0}
           title="Brings the device here as a person would come (P)"
         >

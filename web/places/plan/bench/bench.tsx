@@ -16,6 +16,7 @@ import {
   type View,
 } from "../../../../core/index.js";
 import { useOpenFrame } from "../../../app/open-frame.js";
+import { usePoints } from "../../../app/use-points.js";
 import type { Chosen } from "../../../data/selection.js";
 import { type SetSubject, SetSubjectProvider } from "../../../parts/set-subject.js";
 import { useBenchCommands } from "../acting/use-bench-commands.js";
@@ -44,7 +45,8 @@ export default function Bench(props: BenchProps) {
   const { frame, view, chosen, make, onDelete, onChoose, tools } = props;
   const { editing } = useOpenFrame();
   const { id, parent } = chosen;
-  const looks = useMemo(() => looksOf(frame, view, id), [frame, view, id]);
+  const points = usePoints(frame, view);
+  const looks = useMemo(() => looksOf(points, id), [points, id]);
   const said = useMemo(() => propertySays(frame, view, id), [frame, view, id]);
   const about = useMemo(() => ({ frame, view, id, parent, node: nodeAt(frame, id) }), [frame, view, id, parent]);
   const groups = useMemo(() => groupsOf(about), [about]);
@@ -52,7 +54,7 @@ export default function Bench(props: BenchProps) {
   const vary = (slot: Slot, cells: Cell[] | undefined, value: unknown, label: string) =>
     edit(variedEdit(id, slot, cells, value), label);
   const set = (key: NodeKey, value: unknown, label: string) => edit(propertyEdit(frame, id, key, value), label);
-  const subject: BenchSubject = { frame, view, chosen, said, looks, set, vary, make, onChoose };
+  const subject: BenchSubject = { frame, view, points, chosen, said, looks, set, vary, make, onChoose };
   const marked: SetSubject = {
     frame,
     id,

@@ -1,5 +1,5 @@
-import { useMemo } from "react";
-import { cameTo, type Frame, type Id, isAttached, plainName, type View } from "../../../../core/index.js";
+import { type Frame, type Id, isAttached, plainName, type View } from "../../../../core/index.js";
+import { usePoints } from "../../../app/use-points.js";
 import { useDark } from "../../../app/theme.js";
 import { Picture } from "../../../device/picture.js";
 import { useSize } from "../../../parts/use-size.js";
@@ -24,7 +24,8 @@ export function ChosenPicture({ frame, view, id }: ChosenPictureProps) {
   const dark = useDark();
   const [measured, room] = useSize();
   const width = pictureWidth(view);
-  const state = useMemo(() => (isAttached(frame, id) ? cameTo(frame, view, id) : null), [frame, view, id]);
+  const points = usePoints(frame, view);
+  const state = isAttached(frame, id) ? points.at(id).state : null;
   const inner = width - 2 * around;
   const height = Math.min((room?.height ?? 0) - 2 * around, Math.round((inner * view.height) / view.width));
   return (

@@ -10,10 +10,10 @@ import { targetsFor } from "./ways-out-group.js";
 
 /** The actions at the end of a hub's rail, panel or drawer. */
 export function ExtrasGroup() {
-  const { frame, view, id, said, set, make, onChoose } = useBench();
+  const { frame, points, id, said, set, make, onChoose } = useBench();
   const node = useNodeOf("hub");
   const ways = waysOut(id, node);
-  const effects = useMemo(() => waysOut(id, node).map((way) => waySays(frame, view, way)), [frame, view, id, node]);
+  const effects = useMemo(() => waysOut(id, node).map((way) => waySays(points, way)), [points, id, node]);
   return (
     <>
       <p className="pb-1 text-ink-2">{said.extras}</p>

@@ -119,10 +119,10 @@ function NewWay() {
 
 /** The ways out of a screen: its rows and actions. */
 export function WaysOutGroup() {
-  const { frame, view, id, set, onChoose } = useBench();
+  const { frame, points, id, set, onChoose } = useBench();
   const node = useNodeOf("screen");
   const ways = useMemo(() => waysOut(id, node), [id, node]);
-  const effects = useMemo(() => ways.map((way) => waySays(frame, view, way)), [frame, view, ways]);
+  const effects = useMemo(() => ways.map((way) => waySays(points, way)), [points, ways]);
   const plain = (via: Way["via"]) =>
     ways.map((way, i) =>
       way.via === via ? <PlainWay key={via} way={way} mark={outMark(i)} says={way.label} effect={effects[i]} /> : null,

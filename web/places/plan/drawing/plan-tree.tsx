@@ -1,8 +1,9 @@
 import { type PointerEvent as ReactPointerEvent, useMemo } from "react";
 import { type Frame, placesOf, type View } from "../../../../core/index.js";
+import { usePoints } from "../../../app/use-points.js";
 import { useDark } from "../../../app/theme.js";
+import { beside } from "../../../parts/later.js";
 import { Part } from "../../../parts/part.js";
-import { DragLayer } from "../acting/drag-layer.js";
 import type { Adding } from "../acting/use-adding.js";
 import { useSteadyHands } from "./drawing-hands.js";
 import { PegMarks } from "./peg-marks.js";
@@ -44,6 +45,12 @@ export interface PlanTreeProps {
 /** How much room a chip beside the pointer needs, px of the screen. */
 const chip = 290;
 
+// nothing is dragged yet
+const dragLayer = beside(
+  () => import("../acting/drag-layer.js"),
+  () => null,
+);
+
 /** The plan as a tree: its drawing, the pegs of what is chosen, and what is on its way by the pointer. */
 export function PlanTree(props: PlanTreeProps) {
   const { frame, stage, picking, dragged } = props;
@@ -76,7 +83,7 @@ export function PlanTree(props: PlanTreeProps) {
         pull={pullFrom}
         onPull={(event) => chosen && pullFrom && props.onPull(event, chosen.id, pullFrom)}
       />
-      <DragLayer
+      <dragLayer.Part
         frame={frame}
         dragging={props.dragging}
         pulling={props.pulling}
@@ -91,7 +98,8 @@ function Drawing(props: PlanTreeProps) {
   const { frame, pictured, view, stage, sight, picking, renaming, folds, reach, dragged, adding } = props;
   const { chosen, isChosen, select } = picking;
   const dark = useDark();
-  const shown = useMemo(() => pictureStates(pictured, view), [pictured, view]);
+  const points = usePoints(pictured, view);
+  const shown = useMemo(() => pictureStates(points), [points]);
   const device = useDeviceSpot(frame, view);
   const hands = useSteadyHands({
     rename: (_, title) => chosen && adding.rename(chosen, title.trim().slice(0, 200)),

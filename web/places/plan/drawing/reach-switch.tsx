@@ -36,9 +36,10 @@ export function ReachSwitch({ frame, facts, reach, onChange }: ReachSwitchProps)
       </select>
       {reach && (
         <span role="status" className="whitespace-nowrap">
-          <b>{reach.screens}</b> of {reach.all} screens {reach.isRough ? "may be shown" : "within reach"}
+          <b>{reach.screens}</b> of {reach.all} screens within reach
         </span>
       )}
+      {facts && !reach && <span className="text-ink-2">walking …</span>}
     </div>
   );
 }

@@ -17,7 +17,7 @@ export interface SmallMapProps {
 }
 
 /** The whole plan, small, with what can be seen of it: pressed or dragged, it goes there. */
-export function SmallMap({ layout, chosen, sight, onGo }: SmallMapProps) {
+export default function SmallMap({ layout, chosen, sight, onGo }: SmallMapProps) {
   const scale = Math.min(most.width / layout.width, most.height / layout.height);
   const own =
     chosen &&

@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import {
   eventSays,
   type Frame,
@@ -9,13 +9,13 @@ import {
   placesOf,
   plainName,
   type Route,
-  routesBetween,
   type State,
   topOf,
   type View,
   firstOf,
 } from "../../../../core/index.js";
 import { useLive, useOpenFrame } from "../../../app/open-frame.js";
+import { useAnswer } from "../../../app/use-answer.js";
 import { useDark } from "../../../app/theme.js";
 import { Picture } from "../../../device/picture.js";
 import { Button } from "../../../parts/button.js";
@@ -127,8 +127,12 @@ function Routes({
   to: Id;
   onChoose: (id: Id) => void;
 }) {
-  const asked = useDeferredValue(useMemo(() => ({ frame, view, from, to }), [frame, view, from, to]));
-  const routes = useMemo(() => routesBetween(asked.frame, asked.view, asked.from, asked.to), [asked]);
+  const question = useMemo(() => ({ want: "routes" as const, view, from, to }), [view, from, to]);
+  const answered = useAnswer(question);
+  // an answer to another question says nothing of this one
+  const isMeant = answered?.question.from === from && answered.question.to === to;
+  if (!isMeant) return <p className="p-3 text-ink-2">Looking for the ways …</p>;
+  const { answer: routes, ...asked } = answered;
   if (routes.length === 0)
     return (
       <p className="p-3">
@@ -141,7 +145,7 @@ function Routes({
   return (
     <ol className="flex min-h-0 grow flex-col overflow-auto" aria-label="Routes, the shortest first">
       {routes.map((route, i) => (
-        <RouteStrip key={i} {...asked} route={route} onChoose={onChoose} />
+        <RouteStrip key={i} frame={asked.frame} view={view} route={route} onChoose={onChoose} />
       ))}
     </ol>
   );

@@ -1,5 +1,6 @@
-import { useDeferredValue, useMemo, useState } from "react";
-import { type Frame, type Id, plainName, type View, type WayRow, wayRows } from "../../../../core/index.js";
+import { useMemo, useState } from "react";
+import { type Frame, type Id, plainName, type View, type WayRow } from "../../../../core/index.js";
+import { useAnswer } from "../../../app/use-answer.js";
 import { Button } from "../../../parts/button.js";
 
 type Column = "from" | "label" | "to" | "how" | "covers";
@@ -41,10 +42,15 @@ const shownRows = (frame: Frame, rows: readonly WayRow[], filter: string, order:
   return [...kept].sort((a, b) => sign * collator.compare(of(a), of(b)));
 };
 
+const none: readonly WayRow[] = [];
+
 /** Every way of the frame, to be sorted and filtered. */
 export function WayTable({ frame, view, onChoose }: WayTableProps) {
-  const later = useDeferredValue(frame);
-  const rows = useMemo(() => wayRows(later, view), [later, view]);
+  const question = useMemo(() => ({ want: "table" as const, view }), [view]);
+  const answered = useAnswer(question);
+  const rows = answered?.answer ?? none;
+  // what was there before the last edit stays until it is known what is there now
+  const later = answered?.frame ?? frame;
   const [by, setBy] = useState<Order | null>(null);
   const [filter, setFilter] = useState("");
   const [most, setMost] = useState(page);
@@ -65,7 +71,7 @@ export function WayTable({ frame, view, onChoose }: WayTableProps) {
             <th className="border-b border-ink px-3 py-1 text-right">
               <input
                 aria-label="Only ways with"
-                placeholder={`among ${rows.length} ways`}
+                placeholder={answered ? `among ${rows.length} ways` : "looking …"}
                 value={filter}
                 onChange={(event) => setFilter(event.target.value)}
                 onKeyDown={(event) => event.stopPropagation()}
