@@ -1,5 +1,8 @@
+import { unwrap } from "../change/unwrap.js";
 import { propertyEdit } from "../edit/property-edit.js";
 import type { Edit } from "../edit/edit.js";
+import { parentsOf } from "../frame/frame-index.js";
+import { plainName } from "../frame/names.js";
 import type { Id } from "../frame/parts.js";
 import type { NodeKey } from "../frame/properties.js";
 import type { Frame } from "../frame/types.js";
@@ -21,3 +24,12 @@ export const thatGo = (frame: Frame, mends: readonly (Mend | null)[]): Mend[] =>
 
 /** A mend that is made by an edit. */
 export const byEdit = (told: Pick<Mend, "label" | "says">, edit: Edit): Mend => ({ ...told, edit });
+
+/** A mend that takes a container away and leaves what it holds. */
+export const unwrapping = (frame: Frame, id: Id): Mend[] => {
+  const parent = parentsOf(frame, id)[0];
+  const result = parent === undefined ? null : unwrap.plan(frame, [{ id, parent }]);
+  if (!result?.ok) return [];
+  const told = { label: `Unwrap ${plainName(frame, id)}`, says: "what it holds stands in its place" };
+  return thatGo(frame, [byEdit(told, result.planned.edit)]);
+};

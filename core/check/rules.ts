@@ -8,6 +8,7 @@ import { behindBack } from "./rules/behind-back.js";
 import { calmMoves } from "./rules/calm-moves.js";
 import { coldNoWayBack } from "./rules/cold-no-way-back.js";
 import { contrast } from "./rules/contrast.js";
+import { coversInside } from "./rules/covers-inside.js";
 import { deepNesting } from "./rules/deep-nesting.js";
 import { draftLost } from "./rules/draft-lost.js";
 import { edgeTwice } from "./rules/edge-twice.js";
@@ -32,6 +33,7 @@ import { needsRound } from "./rules/needs-round.js";
 import { noAddress } from "./rules/no-address.js";
 import { oneTheme } from "./rules/one-theme.js";
 import { paramsMissing } from "./rules/params-missing.js";
+import { placeLost } from "./rules/place-lost.js";
 import { smallTarget } from "./rules/small-target.js";
 import { standInNeeds } from "./rules/stand-in-needs.js";
 import { swipeAlone } from "./rules/swipe-alone.js";
@@ -40,6 +42,7 @@ import { tabsUneven } from "./rules/tabs-uneven.js";
 import { titlesTwice } from "./rules/titles-twice.js";
 import { trap } from "./rules/trap.js";
 import { twoStrips } from "./rules/two-strips.js";
+import { underCutOut } from "./rules/under-cut-out.js";
 import { unreached } from "./rules/unreached.js";
 import { varyNothing } from "./rules/vary-nothing.js";
 import { wantsMissing } from "./rules/wants-missing.js";
@@ -62,6 +65,7 @@ export const rules: readonly Rule[] = [
   loneChild,
   twoStrips,
   barVanishes,
+  coversInside,
   swipeAlone,
   hubOfOne,
   tabsUneven,
@@ -72,6 +76,7 @@ export const rules: readonly Rule[] = [
   draftLost,
   wantsMissing,
   givenUnseen,
+  placeLost,
   lostByKill,
   needsRound,
   coldNoWayBack,
@@ -82,6 +87,7 @@ export const rules: readonly Rule[] = [
   narrowPane,
   smallTarget,
   floatingCovers,
+  underCutOut,
   lowContent,
   edgeTwice,
   contrast,

@@ -71,6 +71,9 @@ const needsBetween = (before: FixedFrame, after: FixedFrame, id: Id): Consequenc
   return { added: without(is, was), dropped: without(was, is) };
 };
 
+/** So many screens under a node are looked at. */
+export const mostScreens = 12;
+
 /** Compares a node before and after a change, through the screens at or under it and every way into them. */
 export const consequencesOf = (was: Standpoints, is: Standpoints, id: Id, faults: Fault[] = []): Consequences => {
   const [before, after] = [was.frame, is.frame];
@@ -96,7 +99,7 @@ export const consequencesOf = (was: Standpoints, is: Standpoints, id: Id, faults
   const changed: Way[] = [];
   const broken: Way[] = [];
   let first: { before: Look | null; after: Look | null } | null = null;
-  for (const screen of screensUnder(before, id).slice(0, 12))
+  for (const screen of screensUnder(before, id).slice(0, mostScreens))
     for (const way of waysIn(before, screen)) {
       let look = lookOf(was, way);
       let now = isStillThere(way) ? lookOf(is, way) : null;

@@ -223,6 +223,16 @@ export const checkExamples: Record<string, CheckExample> = {
     }),
     clean: library(),
   },
+  "covers-inside": {
+    faulty: library({
+      book: screen({ title: "Book", params: { book: "text" }, bars: "hide" }),
+      loans: screen({ title: "My loans", actions: [opening("book", { params: { book: "1" } })] }),
+    }),
+    clean: library({
+      book: screen({ title: "Book", params: { book: "text" } }),
+      loans: screen({ title: "My loans", actions: [opening("book", { params: { book: "1" } })] }),
+    }),
+  },
   "swipe-alone": {
     faulty: library({ book: screen({ title: "Book", header: "off" }) }, {}, { targets: [swipe] }),
     clean: library({}, {}, { targets: [swipe] }),
@@ -272,6 +282,10 @@ export const checkExamples: Record<string, CheckExample> = {
       loans: list("late", undefined, { actions: [opening("late")] }),
       late: screen({ opens: "sheet", actions: [acting("done", { kind: "close", give: { note: "yes" } })] }),
     }),
+  },
+  "place-lost": {
+    faulty: library({}, { keep: "fresh" }),
+    clean: library(),
   },
   "lost-by-kill": {
     faulty: library({ loans: screen({ body: form }) }),
@@ -328,6 +342,10 @@ export const checkExamples: Record<string, CheckExample> = {
       { floating: true },
     ),
     clean: library({ loans: screen({ actions: [{ ...acting("late", { kind: "back" }), place: "footer" }] }) }),
+  },
+  "under-cut-out": {
+    faulty: library({ book: screen({ title: "Book", params: { book: "text" }, system: "hide" }) }),
+    clean: library({ book: screen({ title: "Book", params: { book: "text" }, system: "hide", header: "off" }) }),
   },
   "low-content": {
     faulty: library({}, { strip: true }, { theme: { sizes: { header: 110, bar: 90 } } }),

@@ -2,7 +2,7 @@ import { childrenOf } from "../../frame/defaults.js";
 import { indexOf, isAttached } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
 import type { Rule } from "../rule.js";
-import { unwrapping } from "./lone-child.js";
+import { unwrapping } from "../mends.js";
 
 export const hubOfOne: Rule = {
   code: "hub-of-one",

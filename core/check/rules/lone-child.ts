@@ -2,20 +2,8 @@ import { childrenOf } from "../../frame/defaults.js";
 import { indexOf, parentsOf, isAttached } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
 import { nodeAt } from "../../frame/nodes.js";
-import { unwrap } from "../../change/unwrap.js";
-import { byEdit, thatGo } from "../mends.js";
-import type { Frame } from "../../frame/types.js";
-import type { Id } from "../../frame/parts.js";
-import type { Mend, Rule } from "../rule.js";
-
-/** A mend that takes a container away and leaves what it holds. */
-export const unwrapping = (frame: Frame, id: Id): Mend[] => {
-  const parent = parentsOf(frame, id)[0];
-  const result = parent === undefined ? null : unwrap.plan(frame, [{ id, parent }]);
-  if (!result?.ok) return [];
-  const told = { label: `Unwrap ${plainName(frame, id)}`, says: "what it holds stands in its place" };
-  return thatGo(frame, [byEdit(told, result.planned.edit)]);
-};
+import { unwrapping } from "../mends.js";
+import type { Rule } from "../rule.js";
 
 export const loneChild: Rule = {
   code: "lone-child",
