@@ -20,8 +20,8 @@ const { url, stop } = await serve({
 });
 const browser = await openBrowser();
 
-/** What is done before a picture is taken: a press on what CSS names, keys, or a text. */
-type Act = string | { keys: string } | { type: string };
+/** What is done before a picture is taken: a press on what CSS names, also where that may be gone by then; keys, or a text. */
+type Act = string | { mayBe: string } | { keys: string } | { type: string };
 
 const take = async (name: `${string}.png`, path: string, theme: "light" | "dark", acts: readonly Act[] = []) => {
   const page = await browser.newPage();
@@ -29,6 +29,7 @@ const take = async (name: `${string}.png`, path: string, theme: "light" | "dark"
   await page.goto(new URL(path, url).href, { waitUntil: "networkidle2", timeout: 8000 }).catch(() => undefined);
   for (const act of acts) {
     if (typeof act === "string") await sure(await page.waitForSelector(act)).click();
+    else if ("mayBe" in act) await (await page.$(act.mayBe))?.click();
     else if ("type" in act) await page.keyboard.type(act.type);
     else {
       const parts = act.keys.split("+");
@@ -44,6 +45,8 @@ const take = async (name: `${string}.png`, path: string, theme: "light" | "dark"
   await page.close();
 };
 
+/** Past the splash, where that has not gone on by itself. */
+const goOn: Act = { mayBe: "[data-device] [role=timer] ~ button + button" };
 const rows = ["[data-device] [data-row='3']", "[data-device] [data-row='2']"];
 await take("plan.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light", rows);
 await take("plan-hub-dark.png", "/f/allotment-diary/plan?at=home&in=app&view=700x840&on=swipe", "dark");
@@ -66,7 +69,7 @@ await take("bring-in.png", "/f/night-sky-log/links?link=%2Fevenings%2Fjoin&with=
   { type: "address,title\n/meteors,Meteors\n/meteors/12\n/meteors/13\n/nights/4\n/clubs/orion/rules" },
 ]);
 await take("door.png", "/f/allotment-diary/plan?at=welcome&in=app", "light", [
-  "[data-device] [role=timer] ~ button + button",
+  goOn,
   "[aria-label=Facts] [role=switch]",
   "[data-device] [data-action=toSignIn]",
 ]);
@@ -103,7 +106,7 @@ await take("motion.png", "/f/allotment-diary/motion?on=swipe&move=plotsTab.plot"
 ]);
 await take("sizes.png", "/f/night-sky-log/sizes", "light", ["[data-sized] [data-row='3']", "[data-cell='0 1']"]);
 await take("state.png", "/f/allotment-diary/state", "light", [
-  "[data-device] [role=timer] ~ button + button",
+  goOn,
   "[data-device] [data-tab='swapsTab']",
   "[data-device] [data-row='4']",
   "[data-device] [data-screen='offer'] input",
@@ -116,7 +119,7 @@ await take("state.png", "/f/allotment-diary/state", "light", [
   "[data-happening='sameTab'] [data-piece='draft'] button",
 ]);
 await take("asks.png", "/f/allotment-diary/plan?at=edit&in=meTab", "dark", [
-  "[data-device] [role=timer] ~ button + button",
+  goOn,
   "[data-device] [data-tab='meTab']",
   "[data-device] [data-action='change']",
   "[data-device] [data-screen='edit'] input",
