@@ -75,6 +75,13 @@ describe("where a person stands", () => {
     const found = firstWaysOf(led, viewOf(led));
     expect(new Standpoints(led, viewOf(led), [found, ways]).isUnreached("two")).toBe(false);
   });
+  test("is not said to be come to by nobody where a walk was ended before all was gone through", () => {
+    const apart = frameOf({ app: stack(["one", "two"]), one: screen(), two: screen() });
+    const scout = new Scout(apart, viewOf(apart));
+    expect(scout.ways().unreached).toEqual([]);
+    while (scout.advance(100));
+    expect(scout.ways().unreached).toEqual(["two"]);
+  });
   test("on a hub is where its bar shows", () => {
     const nested = frameOf({
       app: stack(["first", "home"]),

@@ -10,7 +10,7 @@ import { Walk } from "./walk.js";
 export interface FirstWays {
   /** To each screen by what puts it on top; where nothing does, by what shows it beside another. */
   to: Readonly<Record<Id, Shown>>;
-  /** Screens in some container that no way was found to. */
+  /** Screens in some container that no way leads to, as far as everything was gone through. */
   unreached: readonly Id[];
 }
 
@@ -21,6 +21,7 @@ const mostStates = 300;
 export class Scout {
   private readonly walk: Walk;
   private readonly screens: readonly Id[];
+  private isDone = false;
 
   constructor(frame: FixedFrame, view: View, facts?: Facts) {
     const launches = facts ? [facts] : factsToBegin(frame).all;
@@ -31,7 +32,8 @@ export class Scout {
 
   /** Goes on from so many more states. False once there is nothing left to find. */
   advance(most: number): boolean {
-    return this.walk.onTop.size < this.screens.length && this.walk.advance(most);
+    this.isDone = !(this.walk.onTop.size < this.screens.length && this.walk.advance(most));
+    return !this.isDone;
   }
 
   /** The screens that were come to so far. */
@@ -44,7 +46,7 @@ export class Scout {
     const { walk } = this;
     const to: Record<Id, Shown> = {};
     for (const [id, { state }] of walk.reached) to[id] = walk.eventsTo(walk.onTop.get(id) ?? state);
-    return { to, unreached: this.screens.filter((id) => !walk.reached.has(id)) };
+    return { to, unreached: this.isDone ? this.screens.filter((id) => !walk.reached.has(id)) : [] };
   }
 }
 

@@ -116,10 +116,10 @@ export const putOn = (points: Standpoints<Frame>, device: Device, id: Id): Devic
       device,
       throughAll(frame, device.view, device.at.state, [{ do: "open", to: id }]).events,
     );
-    return {
-      ...opened,
-      reasons: [`No way leads to ${name} yet: it was opened from outside, as a push message would.`, ...opened.reasons],
-    };
+    const why = points.isUnreached(id)
+      ? `No way leads to ${name} yet: it was opened from outside, as a push message would.`
+      : `${name} was opened from outside, as a push message would: no way there is known so far.`;
+    return { ...opened, reasons: [why, ...opened.reasons] };
   }
   const put = withEvents(frame, fromHere ? device : newDevice(frame, device.view, way?.beginning.facts), route);
   const taps = route.length === 1 ? "one tap" : `${route.length} taps`;

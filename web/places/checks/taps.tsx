@@ -62,7 +62,9 @@ export function Taps({
     <section aria-label="Taps to every screen" className="flex flex-col gap-2">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 className="text-[15px] font-bold">Taps to every screen</h2>
-        <span className="text-ink-2">the fewest, from a launch or a link</span>
+        <span className="text-ink-2">
+          {at.walk.bounds.isFull ? "the fewest that were found" : "the fewest"}, from a launch or a link
+        </span>
         {walks.length > 1 && (
           <Select
             label="View"
