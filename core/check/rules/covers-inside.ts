@@ -26,7 +26,7 @@ const tabsIn = (frame: Frame): Tab[] =>
   });
 
 /** The other tabs of its hub that lead to a screen. */
-const tabsLeadingTo = (frame: Frame, { hub, tab }: Tab, screen: Id): Id[] => {
+const tabsLeadingTo = (frame: Frame, screen: Id, { hub, tab }: Tab): Id[] => {
   const { ways } = indexOf(frame);
   const from = waysIn(frame, screen).flatMap(({ from: id }) => {
     const place = placesOf(frame, id)[0];
@@ -39,7 +39,7 @@ const tabsLeadingTo = (frame: Frame, { hub, tab }: Tab, screen: Id): Id[] => {
 };
 
 /** The views in which a screen takes the tabs off that it stands in. */
-const covering = (views: readonly CheckedView[], { hub, tab }: Tab, screen: Id): CheckedView[] =>
+const covering = (views: readonly CheckedView[], screen: Id, { hub, tab }: Tab): CheckedView[] =>
   views.filter(({ lens }) => {
     const { face } = lens.look(hub);
     const isBar = face === "bar" || face === "top";
@@ -57,8 +57,8 @@ export const coversInside: Rule = {
       const { children } = nodeAt(frame, at.tab) as { children: readonly Id[] };
       return children.slice(1).flatMap((id): Found[] => {
         if (frame.nodes[id]?.kind !== "screen" || placesOf(frame, id).length > 1) return [];
-        const from = tabsLeadingTo(frame, at, id);
-        const hidden = from.length > 0 ? covering(views, at, id) : [];
+        const from = tabsLeadingTo(frame, id, at);
+        const hidden = from.length > 0 ? covering(views, id, at) : [];
         if (hidden.length === 0) return [];
         const names = list(from.map((tab) => plainName(frame, tab)));
         const told = {
