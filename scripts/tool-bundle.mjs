@@ -1,14 +1,18 @@
 // The server and the command line as one bundle: made when it is missing or older than what it is made of, so that a start
 // does not wait for sources to be translated. It runs before anything else is loaded, so it loads the bundler only to build.
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
+import { createRequire } from "node:module";
 import { join } from "node:path";
 import process from "node:process";
 import { pathToFileURL } from "node:url";
+import { Script } from "node:vm";
 
 const root = join(import.meta.dirname, "..");
 const sources = ["core", "shape", "server", "cli"];
 /** Packages that every command loads, and that take long to be read file by file. */
 const inside = new Set(["commander", "joi", "jsonc-parser", "papaparse"]);
+/** Commands that are started from a script of their own. */
+const quick = new Set(["play", "link", "motion", "check"]);
 /** Bundles of earlier sources are kept so long, ms: a server may still run from one. */
 const keptFor = 7 * 24 * 60 * 60 * 1000;
 
@@ -20,7 +24,8 @@ const newest = () => {
   };
   const walk = (folder) => {
     for (const entry of readdirSync(folder, { withFileTypes: true })) {
-      const path = join(folder, entry.name);
+      // each start waits for this
+      const path = `${folder}/${entry.name}`;
       if (entry.isDirectory()) walk(path);
       else if (entry.name.endsWith(".ts") && !entry.name.endsWith(".test.ts")) look(path);
     }
@@ -36,27 +41,32 @@ const build = async (folder) => {
   const { dependencies } = JSON.parse(readFileSync(join(root, "package.json"), "utf8"));
   const making = `${folder}.${process.pid}`;
   try {
-    await bundle({
+    const common = {
       absWorkingDir: root,
-      entryPoints: ["cli/main.ts"],
       bundle: true,
-      splitting: true,
       platform: "node",
-      format: "esm",
       target: "node20",
       mainFields: ["module", "main"],
       outdir: making,
-      outExtension: { ".js": ".mjs" },
       external: Object.keys(dependencies).filter((name) => !inside.has(name)),
       // what is read beside a source file lies where that does
       define: { "import.meta.url": JSON.stringify(pathToFileURL(join(root, "server", "any.ts")).href) },
+      minifyWhitespace: true,
+      minifySyntax: true,
+      logLevel: "error",
+    };
+    // a script, as Node keeps what it made of one, and of no module
+    await bundle({ ...common, entryPoints: ["cli/quick.ts"], format: "cjs", outExtension: { ".js": ".cjs" } });
+    await bundle({
+      ...common,
+      entryPoints: ["cli/main.ts"],
+      splitting: true,
+      format: "esm",
+      outExtension: { ".js": ".mjs" },
       // packages in it that are no modules ask for what Node has by `require`
       banner: {
         js: `import { createRequire as requireFrom } from "node:module"; const require = requireFrom(${JSON.stringify(pathToFileURL(join(root, "package.json")).href)});`,
       },
-      minifyWhitespace: true,
-      minifySyntax: true,
-      logLevel: "error",
     });
     if (!existsSync(folder)) renameSync(making, folder);
   } catch (error) {
@@ -75,8 +85,8 @@ const sweep = (folder, kept) => {
   }
 };
 
-/** The address of the bundle's entry, which is made first where it has to be. */
-export const toolBundle = async () => {
+/** The folder of the bundle, which is made first where it has to be. */
+const toolBundle = async () => {
   const folder = join(root, "dist", "tool");
   const own = join(folder, String(Math.round(newest())));
   if (!existsSync(join(own, "main.mjs"))) {
@@ -84,5 +94,32 @@ export const toolBundle = async () => {
     await build(own);
     sweep(folder, own);
   }
-  return pathToFileURL(join(own, "main.mjs")).href;
+  return own;
+};
+
+/** Runs the commands that read a file, print and end, with what Node made of their script when the same one was asked for last. */
+const runQuick = (folder, name) => {
+  const file = join(folder, "quick.cjs");
+  const kept = join(folder, `quick.${name}.cache`);
+  const cachedData = existsSync(kept) ? readFileSync(kept) : undefined;
+  const script = new Script(`(function (require) {${readFileSync(file, "utf8")}\n})`, { filename: file, cachedData });
+  if (!cachedData || script.cachedDataRejected)
+    process.on("exit", () => {
+      const making = `${kept}.${process.pid}`;
+      try {
+        writeFileSync(making, script.createCachedData());
+        renameSync(making, kept);
+      } catch {
+        // where nothing can be kept it is made anew each time
+      }
+    });
+  script.runInThisContext()(createRequire(file));
+};
+
+/** Does what the command line asks for. */
+export const startTool = async () => {
+  const folder = await toolBundle();
+  const [name] = process.argv.slice(2);
+  if (quick.has(name)) runQuick(folder, name);
+  else await import(pathToFileURL(join(folder, "main.mjs")).href);
 };

@@ -56,8 +56,8 @@ const mostBare = (motion: Motion, toward: Toward, tracks: readonly Track[], ms: 
   return value < 1e-9 ? { share: 0, at: 0 } : { share: value, at };
 };
 
-/** What a motion comes to, each way. */
-export const measure = (motion: Motion, toward: Toward = "forward"): Measure => {
+/** How long a motion takes, each way. */
+export const lastingOf = (motion: Motion, toward: Toward = "forward"): Pick<Measure, "ms" | "settle"> => {
   const tracks = tracksOf(shapeOf(motion, toward));
   const ends = tracks.map((track) => trackPath(track).end);
   const ms = Math.max(0, ...ends);
@@ -65,11 +65,17 @@ export const measure = (motion: Motion, toward: Toward = "forward"): Measure => 
     const ease = tracks[i]?.ease;
     return ease !== undefined && ease !== "linear" && "spring" in ease;
   });
+  return { ms, settle: springs.length ? Math.max(...springs) : ms };
+};
+
+/** What a motion comes to, each way. */
+export const measure = (motion: Motion, toward: Toward = "forward"): Measure => {
+  const tracks = tracksOf(shapeOf(motion, toward));
+  const lasting = lastingOf(motion, toward);
   return {
-    ms,
-    settle: springs.length ? Math.max(...springs) : ms,
+    ...lasting,
     overshoot: Math.max(0, ...tracks.map(overshootOf)),
     peakSpeed: Math.max(0, ...tracks.map((track) => peakSpeedOf(track).value)),
-    bare: mostBare(motion, toward, tracks, ms),
+    bare: mostBare(motion, toward, tracks, lasting.ms),
   };
 };

@@ -1,6 +1,5 @@
 import type { Motion } from "../../frame/parts.js";
-import { measure } from "../../motion/measure.js";
-import { bareOf } from "../../motion/measure.js";
+import { bareOf, lastingOf, measure } from "../../motion/measure.js";
 import { sample } from "../../motion/sample.js";
 import type { Toward } from "../../motion/shape.js";
 import { verdictsOf } from "../../tuning/verdicts.js";
@@ -11,16 +10,17 @@ import type { Found, Rule } from "../rule.js";
 /** So much of what lies behind shows as a flash, a share of the region, for so long, ms. */
 const shows = 0.15;
 const long = 30;
-/** Moments looked at are so far apart, ms. */
+/** Moments looked at are so far apart, ms; those that are looked at first, so that nothing so long is missed. */
 const apart = 2;
+const apartFirst = 14;
 
-/** For how long more of the background shows than goes unseen, ms. */
-const bareFor = (motion: Motion, toward: Toward): number => {
-  const { ms } = measure(motion, toward);
+/** For how long more of the background shows than goes unseen, ms, looked at moments so far apart. */
+const bareFor = (motion: Motion, toward: Toward, step: number): number => {
+  const { ms } = lastingOf(motion, toward);
   let longest = 0;
   let now = 0;
-  for (let at = 0; at <= ms; at += apart) {
-    now = bareOf(sample(motion, toward, at)) > shows ? now + apart : 0;
+  for (let at = 0; at <= ms; at += step) {
+    now = bareOf(sample(motion, toward, at)) > shows ? now + step : 0;
     longest = Math.max(longest, now);
   }
   return longest;
@@ -36,9 +36,10 @@ export const motionBare: Rule = {
     motionsUsed(checked).flatMap((used): Found[] => {
       const { motion, id, kind, views, move } = used;
       return (["forward", "back"] as const).flatMap((toward): Found[] => {
-        const { bare } = measure(motion, toward);
-        const ms = bare.share > shows ? bareFor(motion, toward) : 0;
+        if (bareFor(motion, toward, apartFirst) === 0) return [];
+        const ms = bareFor(motion, toward, apart);
         if (ms <= long) return [];
+        const { bare } = measure(motion, toward);
         const mend = verdictsOf(motion, toward, kind).find((verdict) => verdict.of === "bare")?.mend;
         const value = { ...checked.frame.motions, [id]: mend?.motion };
         return [

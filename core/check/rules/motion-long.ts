@@ -1,4 +1,4 @@
-import { measure } from "../../motion/measure.js";
+import { lastingOf } from "../../motion/measure.js";
 import { motionsUsed, motionWords } from "../motions-used.js";
 import type { Found, Rule } from "../rule.js";
 
@@ -14,7 +14,7 @@ export const motionLong: Rule = {
   why: "A move longer than half a second is waited for each time. One shorter than 80 ms is not seen as a movement.",
   find: (checked) =>
     motionsUsed(checked).flatMap((used): Found[] => {
-      const { ms, settle } = measure(used.motion);
+      const { ms, settle } = lastingOf(used.motion);
       const whole = Math.max(ms, settle);
       if (whole === 0 || (whole >= shortest && whole <= longest)) return [];
       return [
