@@ -119,12 +119,12 @@ test("what is wrong is marked at its node on the plan and on the bench, which le
 });
 
 /** Many tabs with much in each: more states than anyone waits for. */
-const large = (): Frame => {
+const large = (deep = 6): Frame => {
   const tabs = Array.from({ length: 8 }, (_, i) => `t${i}`);
   const nodes: Frame["nodes"] = { app: { kind: "stack", children: ["home"] } };
   nodes.home = { kind: "hub", limit: 8, children: tabs.map((tab) => `${tab}Tab`) };
   for (const tab of tabs) {
-    const inner = Array.from({ length: 6 }, (_, i) => `${tab}s${i}`);
+    const inner = Array.from({ length: deep }, (_, i) => `${tab}s${i}`);
     nodes[`${tab}Tab`] = { kind: "stack", children: [tab, ...inner], tab: { label: tab, icon: "circle" } };
     nodes[tab] = {
       kind: "screen",
@@ -147,6 +147,22 @@ test("the walk of a large app shows how far it is, goes farther when asked, and 
   await me.press("main button", "Stop");
   await walked();
   await me.read("main header", "Stopped");
+});
+
+test("in a frame of some hundred nodes it is known where a person comes to, and how", async () => {
+  const frame = large(30);
+  frame.facts = [{ id: "in", label: "Signed in" }];
+  for (const [i, guarded] of ["t7s0", "t7s1"].entries())
+    frame.nodes[guarded] = { kind: "screen", title: `Mine ${i}`, needs: [{ fact: "in", is: true, otherwise: "t0" }] };
+  const id = await shelve(world, frame);
+  await me.go(`/f/${id}/plan?at=t7s9&in=t7Tab&panel=routes`);
+  await me.read('ol[aria-label="Routes, the shortest first"]', "tab t7");
+  await me.press('[aria-label="What is shown"] button', "all ways");
+  await me.see('input[placeholder="among 240 ways"]');
+  await me.page.select('select[aria-label="Who can come where"]', "0");
+  await me.read('[role="status"]', "246 of 248 screens within reach");
+  await me.page.select('select[aria-label="Who can come where"]', "1");
+  await me.read('[role="status"]', "248 of 248 screens within reach");
 });
 
 test("nothing stands in the way of anyone, in both themes", async () => {
