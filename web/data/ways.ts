@@ -10,7 +10,7 @@ export interface Found {
   ways: readonly FirstWays[];
 }
 
-/** Ways are looked for anew so long after the last edit, ms. */
+/** Ways are looked for anew so long after the last change, ms. */
 const pause = 250;
 
 /** How a person comes to each screen of the open frame in the view of the device: found by walking it, again after each edit. */
@@ -30,14 +30,16 @@ export class Ways extends External<Found> {
   /** Begins to look; the answer ends it. */
   begin(): () => void {
     this.callOff = oncePainted(() => this.look());
-    const end = this.live.subscribe(() => this.look());
+    const end = this.live.subscribe(() => {
+      if (this.live.get().device.view !== this.asked?.view) this.carryOver();
+    });
     return () => {
       this.callOff?.();
       end();
     };
   }
 
-  /** The frame is another. Ways found before it lead on as they did, wherever it left them so: they are looked for once nothing was edited for a while. */
+  /** The frame or the view is another. Ways found before lead on, wherever they are still so: others are looked for once nothing has changed for a while. */
   carryOver(): void {
     this.callOff?.();
     this.callOff = oncePainted(() => this.look(), pause);
@@ -48,10 +50,12 @@ export class Ways extends External<Found> {
     const [frame, { view }] = [this.frame(), this.live.get().device];
     const { asked } = this;
     if (asked?.frame === frame && (asked.view === view || isAlike(frame, asked.view, view))) return;
-    this.asked = { frame, view };
+    const mine = { frame, view };
+    this.asked = mine;
     void this.checks.ask({ want: "ways", view }).then((ways) => {
+      if (!ways || this.asked !== mine) return;
       // what is the same is kept as the same object: nothing is drawn again
-      if (ways && !equal(ways, this.get().ways[0])) this.set({ ways: [ways] });
+      if (!equal(ways, this.get().ways[0])) this.set({ ways: [ways] });
     });
   }
 }
