@@ -26,8 +26,11 @@ export interface Clipped {
   make: (planned: Planned | null) => boolean;
 }
 
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.matches("input, textarea, select") || target.isContentEditable);
+/** What was on the clipboard: a text, and the parts of a frame where it has any. */
+export interface Pasted {
+  text: string;
+  parts: string;
+}
 
 /** Where something pasted goes: into what is chosen, behind what it holds; beside a screen. */
 const placeFor = (frame: Frame, chosen: Chosen | null): { parent: string | null; after: string | null } => {
@@ -43,7 +46,7 @@ const placeFor = (frame: Frame, chosen: Chosen | null): { parent: string | null;
 export const clipboardHands = (opened: OpenFrame, latest: () => Clipped) => {
   const copied = (event: ClipboardEvent): boolean => {
     const { frame, chosen, others } = latest();
-    if (isTyping(event.target) || !chosen || !getSelection()?.isCollapsed || !event.clipboardData) return false;
+    if (!chosen || !getSelection()?.isCollapsed || !event.clipboardData) return false;
     const parts = outermost(frame, [chosen, ...others]);
     event.clipboardData.setData("text/plain", writeOutline(frame, parts));
     event.clipboardData.setData(clipType, JSON.stringify(clipOf(frame, parts)));
@@ -61,13 +64,9 @@ export const clipboardHands = (opened: OpenFrame, latest: () => Clipped) => {
     const { frame, chosen, others, make } = latest();
     if (copied(event)) make(takeOutAll(frame, outermost(frame, [sure(chosen), ...others])));
   };
-  const paste = (event: ClipboardEvent) => {
-    if (isTyping(event.target) || !event.clipboardData) return;
+  const paste = ({ text, parts }: Pasted) => {
     const { frame, chosen, make } = latest();
-    const text = event.clipboardData.getData("text/plain");
-    const clip = readClip(event.clipboardData.getData(clipType)) ?? readClip(text);
-    if (!clip && text.trim() === "") return;
-    event.preventDefault();
+    const clip = readClip(parts) ?? readClip(text);
     if (!clip) {
       replaceListText(opened.editing.get().id, text);
       // shown with what it would make, before it is made

@@ -17,7 +17,7 @@ export interface DragLayerProps {
 }
 
 /** What is on its way by the pointer, over the plan: where it would go, and what that would do. */
-export default function DragLayer({ frame, dragging, pulling, filing, room }: DragLayerProps) {
+export function DragLayer({ frame, dragging, pulling, filing, room }: DragLayerProps) {
   const { drag } = useSyncExternalStore(dragging.subscribe, dragging.get);
   const { pull } = useSyncExternalStore(pulling.subscribe, pulling.get);
   const { file } = useSyncExternalStore(filing.subscribe, filing.get);

@@ -2,9 +2,9 @@ import { type PointerEvent as ReactPointerEvent, useMemo } from "react";
 import { type Frame, placesOf, type View } from "../../../../core/index.js";
 import { usePoints } from "../../../app/use-points.js";
 import { useDark } from "../../../app/theme.js";
-import { beside } from "../../../parts/later.js";
 import { Part } from "../../../parts/part.js";
 import type { Adding } from "../acting/use-adding.js";
+import { DragLayer } from "../acting/drag-layer.js";
 import { useSteadyHands } from "./drawing-hands.js";
 import { PegMarks } from "./peg-marks.js";
 import { pictureStates } from "../../../device/picture-states.js";
@@ -45,12 +45,6 @@ export interface PlanTreeProps {
 /** How much room a chip beside the pointer needs, px of the screen. */
 const chip = 290;
 
-// nothing is dragged yet
-const dragLayer = beside(
-  () => import("../acting/drag-layer.js"),
-  () => null,
-);
-
 /** The plan as a tree: its drawing, the pegs of what is chosen, and what is on its way by the pointer. */
 export function PlanTree(props: PlanTreeProps) {
   const { frame, stage, picking, dragged } = props;
@@ -83,7 +77,7 @@ export function PlanTree(props: PlanTreeProps) {
         pull={pullFrom}
         onPull={(event) => chosen && pullFrom && props.onPull(event, chosen.id, pullFrom)}
       />
-      <dragLayer.Part
+      <DragLayer
         frame={frame}
         dragging={props.dragging}
         pulling={props.pulling}
