@@ -35,6 +35,20 @@ export default tseslint.config(
     files: ["**/*.{js,mjs}"],
     languageOptions: { globals: { process: "readonly", console: "readonly", URL: "readonly", globalThis: "readonly" } },
   },
+  {
+    files: ["**/*.cjs"],
+    languageOptions: {
+      sourceType: "commonjs",
+      globals: {
+        process: "readonly",
+        require: "readonly",
+        module: "writable",
+        __dirname: "readonly",
+        __filename: "readonly",
+      },
+    },
+    rules: { "@typescript-eslint/no-require-imports": "off" },
+  },
   { files: ["scripts/**", "bench/**", "server/app.ts"], rules: { "no-console": "off" } },
   { files: ["**/*.test.ts"], rules: { "@typescript-eslint/no-explicit-any": "off" } },
   {

@@ -1,13 +1,22 @@
 // The server and the command line as one bundle: made when it is missing or older than what it is made of, so that a start
 // does not wait for sources to be translated. It runs before anything else is loaded, so it loads the bundler only to build.
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
-import { createRequire } from "node:module";
-import { join } from "node:path";
-import process from "node:process";
-import { pathToFileURL } from "node:url";
-import { Script } from "node:vm";
+// A script, as are what starts it and what it starts: Node takes a while to make ready for modules.
+const {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} = require("node:fs");
+const { createRequire } = require("node:module");
+const { join } = require("node:path");
+const { pathToFileURL } = require("node:url");
+const { Script } = require("node:vm");
 
-const root = join(import.meta.dirname, "..");
+const root = join(__dirname, "..");
 const sources = ["core", "shape", "server", "cli"];
 /** Packages that every command loads, and that take long to be read file by file. */
 const inside = new Set(["commander", "joi", "jsonc-parser", "papaparse"]);
@@ -32,12 +41,12 @@ const newest = () => {
   };
   for (const folder of sources) walk(join(root, folder));
   look(join(root, "package-lock.json"));
-  look(import.meta.filename);
+  look(__filename);
   return latest;
 };
 
 const build = async (folder) => {
-  const { build: bundle } = await import("esbuild");
+  const { build: bundle } = require("esbuild");
   const { dependencies } = JSON.parse(readFileSync(join(root, "package.json"), "utf8"));
   const making = `${folder}.${process.pid}`;
   try {
@@ -55,8 +64,15 @@ const build = async (folder) => {
       minifySyntax: true,
       logLevel: "error",
     };
-    // a script, as Node keeps what it made of one, and of no module
-    await bundle({ ...common, entryPoints: ["cli/quick.ts"], format: "cjs", outExtension: { ".js": ".cjs" } });
+    await bundle({
+      ...common,
+      entryPoints: ["cli/quick.ts"],
+      // a script, as Node keeps what it made of one, and of no module
+      format: "cjs",
+      outExtension: { ".js": ".cjs" },
+      // which the reader of the command line asks for, and none of these commands needs; it takes long to load
+      alias: { "node:child_process": "./cli/no-processes.ts" },
+    });
     await bundle({
       ...common,
       entryPoints: ["cli/main.ts"],
@@ -117,9 +133,11 @@ const runQuick = (folder, name) => {
 };
 
 /** Does what the command line asks for. */
-export const startTool = async () => {
+const startTool = async () => {
   const folder = await toolBundle();
   const [name] = process.argv.slice(2);
   if (quick.has(name)) runQuick(folder, name);
   else await import(pathToFileURL(join(folder, "main.mjs")).href);
 };
+
+module.exports = { startTool };

@@ -1,0 +1,2 @@
+// Stands for what starts other processes, in commands that start none.
+export {};
