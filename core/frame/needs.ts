@@ -1,5 +1,6 @@
 import { factsOf, factValues } from "./defaults.js";
 import { indexOf } from "./frame-index.js";
+import { withHolders } from "./holders.js";
 import type { Facts, FactValue, Id, Need } from "./parts.js";
 import type { FixedFrame } from "./types.js";
 
@@ -87,15 +88,8 @@ export const needsWithin = (frame: FixedFrame, id: Id): boolean => {
   if (!hasNeeds(frame)) return false;
   let needy = needyWithin.get(frame.nodes);
   if (!needy) {
-    const { parents } = indexOf(frame);
-    const found = new Set<Id>();
-    const add = (at: Id): void => {
-      if (found.has(at)) return;
-      found.add(at);
-      for (const parent of parents.get(at) ?? []) add(parent);
-    };
-    for (const [at, { needs }] of Object.entries(frame.nodes)) if (needs?.length) add(at);
-    needyWithin.set(frame.nodes, (needy = found));
+    const own = Object.keys(frame.nodes).filter((at) => frame.nodes[at]?.needs?.length);
+    needyWithin.set(frame.nodes, (needy = withHolders(frame, own)));
   }
   return needy.has(id);
 };

@@ -1,4 +1,5 @@
 import { lensOf } from "../frame/look.js";
+import { withHolders } from "../frame/holders.js";
 import { hubAt } from "../frame/nodes.js";
 import type { Id, Leave } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
@@ -10,22 +11,26 @@ import type { Asking, Entry, ScreenEntry, State } from "./state.js";
 
 // A screen with `leave` asks before it is left: the event is run to its end, and what came of that says whether anyone asks.
 
-const leaves = new WeakMap<FixedFrame["nodes"], ReadonlyMap<Id, Leave>>();
+/** How each screen that asks before it is left does so, and what holds such screens. */
+interface Leaves {
+  by: ReadonlyMap<Id, Leave>;
+  within: ReadonlySet<Id>;
+}
+const leaves = new WeakMap<FixedFrame["nodes"], Leaves>();
 
-/** How each screen that asks before it is left does so. */
-const leavesIn = ({ nodes }: FixedFrame): ReadonlyMap<Id, Leave> => {
-  let found = leaves.get(nodes);
+const leavesIn = (frame: FixedFrame): Leaves => {
+  let found = leaves.get(frame.nodes);
   if (!found) {
-    const asking = Object.entries(nodes).flatMap(([id, node]): [Id, Leave][] =>
-      node.kind === "screen" && node.leave ? [[id, node.leave]] : [],
-    );
-    leaves.set(nodes, (found = new Map(asking)));
+    const by = new Map<Id, Leave>();
+    for (const [id, node] of Object.entries(frame.nodes))
+      if (node.kind === "screen" && node.leave) by.set(id, node.leave);
+    leaves.set(frame.nodes, (found = { by, within: withHolders(frame, by.keys()) }));
   }
   return found;
 };
 
 /** How a screen asks before it is left; undefined where it does not. */
-export const leaveOf = (frame: FixedFrame, id: Id): Leave | undefined => leavesIn(frame).get(id);
+export const leaveOf = (frame: FixedFrame, id: Id): Leave | undefined => leavesIn(frame).by.get(id);
 
 /** A screen that may ask, and what became of its entry; undefined where it has left. */
 interface MayAsk {
@@ -35,9 +40,9 @@ interface MayAsk {
 
 /** The screens that may ask, depth first. What an event left as it was is passed over: nothing of it is gone. */
 const mayAsk = (frame: FixedFrame, entry: Entry, now: Entry | undefined, found: MayAsk[]): void => {
-  if (entry === now) return;
+  if (entry === now || !leavesIn(frame).within.has(entry.node)) return;
   if (entry.kind === "screen") {
-    if (leavesIn(frame).has(entry.node)) found.push({ entry, now });
+    found.push({ entry, now });
     return;
   }
   if (entry.kind === "hub") {
@@ -77,7 +82,7 @@ const losesDraft = ({ given }: Run, { key, ui }: ScreenEntry, after: Entry | und
 
 /** The screen that asks about what an event made of a state: of several the top one, else the last, depth first; null where none does. */
 export const askedBy = (run: Run, before: State, after: State, event: NavigationEvent): ScreenEntry | null => {
-  const leaving = leavesIn(run.frame);
+  const { by: leaving } = leavesIn(run.frame);
   if (leaving.size === 0 || after.root === before.root || before.root.entries.length === 0) return null;
   const found: MayAsk[] = [];
   mayAsk(run.frame, before.root, after.root, found);

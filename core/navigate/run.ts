@@ -64,12 +64,18 @@ const loseDrafts = (run: Run, entry: Entry): void => {
       note(run, "draft-lost", entry.node, { screen: named(entry), field });
 };
 
-/** Whether whoever gave the entry says that nothing in it holds a draft. Nobody has to. */
-const isDraftless = (entry: Entry): boolean => (entry as Entry & { isDraftless?: boolean }).isDraftless === true;
+/** What whoever gave an entry may want said in place of its drafts when it leaves as a whole. Nobody has to. */
+interface SaysItself {
+  ifLost?: Note;
+}
 
 /** Says which drafts go with an entry that leaves the state, and all inside it. */
 export const lose = (run: Run, entry: Entry): void => {
-  if (isDraftless(entry)) return;
+  const { ifLost } = entry as Entry & SaysItself;
+  if (ifLost) {
+    run.notes.push(ifLost);
+    return;
+  }
   loseDrafts(run, entry);
   for (const inner of entry.kind === "hub" ? Object.values(entry.tabs) : entriesInside(entry)) lose(run, inner);
 };

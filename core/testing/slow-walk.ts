@@ -22,6 +22,8 @@ export interface SlowWalk {
   /** Rungs of the longest ladder; ladders that go beyond the bounds are left out. */
   longest: number;
   round: number;
+  /** How often a screen lost a draft, and nobody was asked. */
+  lost: number;
   /** States in which nothing goes back though something lies beneath. */
   traps: number;
   isFull: boolean;
@@ -34,7 +36,7 @@ export const slowWalk = (frame: Frame, view: View, mostStates = Infinity, ladder
   const lens = lensOf(frame, view);
   const known = new Map<string, { state: State; events: number }>();
   const tops = new Map<string, number>();
-  let edges = 0;
+  let [edges, lost] = [0, 0];
   let isFull = false;
   const come = (state: State, events: number, from?: string): void => {
     const text = textOf(frame, view, state);
@@ -55,7 +57,15 @@ export const slowWalk = (frame: Frame, view: View, mostStates = Infinity, ladder
         : choicesIn(lens, state);
       for (const choice of choices) {
         let after = state;
-        for (const event of choice.events) after = step(frame, view, after, event).state;
+        const losing = new Set<string | null>();
+        for (const event of choice.events) {
+          const doneOn = event.do === "tap" ? (event.in ?? topOf(lens, after.root).node) : null;
+          const done = step(frame, view, after, event);
+          after = done.state;
+          if (event.do === "answer" || event.do === "fact") continue;
+          for (const { code, node } of done.notes) if (code === "draft-lost" && node !== doneOn) losing.add(node);
+        }
+        lost += losing.size;
         come(after, events + 1, text);
       }
     }
@@ -63,7 +73,7 @@ export const slowWalk = (frame: Frame, view: View, mostStates = Infinity, ladder
   for (const { facts, url } of beginningsOf(frame).all) come(launch(frame, view, facts, url ?? undefined).state, 0);
   for (let before = -1; before !== known.size;) {
     before = known.size;
-    edges = 0;
+    [edges, lost] = [0, 0];
     goOn(false);
     goOn(true);
   }
@@ -76,5 +86,5 @@ export const slowWalk = (frame: Frame, view: View, mostStates = Infinity, ladder
       if (end === "round") round += 1;
       else if (rungs.every((rung) => !beyondOf(rung.state, usualBounds))) longest = Math.max(longest, rungs.length);
     }
-  return { states: known.size, edges, tops, longest, round, traps, isFull };
+  return { states: known.size, edges, lost, tops, longest, round, traps, isFull };
 };

@@ -1,5 +1,6 @@
 import type { Id } from "../frame/parts.js";
 import { entriesInside, withEntries, withHub, withPair } from "../navigate/entries.js";
+import type { Note } from "../navigate/notes.js";
 import type { Entry } from "../navigate/state.js";
 
 // What lies in a tab in the background is shown to the engine as something that tells when it is looked into. An event that
@@ -21,42 +22,38 @@ const placeOf = (thing: object): number | undefined => (thing as Partial<Place>)
 /** What holds the place of the tabs that were left before. */
 export const visitsFor = (place: number): readonly Id[] => Object.assign([], { place });
 
-/** What may be asked about a place: whether anything lies there, what lies there, or only whether that holds a draft. */
+/** What may be asked about a place: whether anything lies there, or what lies there. */
 type Question = number;
-const kindsOfQuestions = 3;
-const [isThere, lies, holdsDraft] = [0, 1, 2] as const;
+const kindsOfQuestions = 2;
+const [isThere, lies] = [0, 1] as const;
 
 /** The number of what lies where nothing does: a tab that was not made. */
 export const nothing = 0;
-
-/** What can lie in places, by number, and whether it holds a draft. */
-export interface Lying {
-  readonly isDraftless: readonly boolean[];
-}
 
 /** What lies in the background while one event is run, and what was asked about it. */
 export class Hidden {
   /** What was asked, the first question first. */
   readonly asked: Question[] = [];
   private readonly covers = new Map<object, number>();
+  private readonly lost = new Map<Note, number>();
 
   private ask(place: number, kind: Question): void {
     const question = place * kindsOfQuestions + kind;
     if (!this.asked.includes(question)) this.asked.push(question);
   }
 
-  /** The entry as something that tells when it is looked into; `isUnmade` where it stands for nothing. */
-  cover(entry: Entry, place: number, { isUnmade, isDraftless }: { isUnmade: boolean; isDraftless: boolean }): Entry {
+  /** The entry as something that tells when it is looked into, and when it is lost as a whole; `isUnmade` where it stands for nothing. */
+  cover(entry: Entry, place: number, isUnmade: boolean): Entry {
     const look = (): void => {
       this.ask(place, isThere);
       if (!isUnmade) this.ask(place, lies);
     };
+    const { node } = entry;
+    const ifLost: Note = { code: "draft-lost", node, args: { screen: { id: node }, field: "" } };
+    this.lost.set(ifLost, place);
     const cover = new Proxy(entry, {
       get: (target, key) => {
-        if (key === "isDraftless") {
-          this.ask(place, holdsDraft);
-          return isDraftless;
-        }
+        if (key === "ifLost") return ifLost;
         if (key === "isUnmade" || key === "kind") this.ask(place, isThere);
         else if (key !== "node" && key !== "key") look();
         return key === "isUnmade" ? isUnmade : (Reflect.get(target, key) as unknown);
@@ -88,6 +85,11 @@ export class Hidden {
     });
     this.covers.set(cover, place);
     return cover;
+  }
+
+  /** The place whose entry was lost as a whole, where a note says that of one. */
+  lostIn(note: Note): number | undefined {
+    return this.lost.get(note);
   }
 
   /** The place of what is still covered; undefined where it is not, or was looked into. */
@@ -141,14 +143,11 @@ type Known<T> = { answer: T } | { question: Question; by: Map<number, Known<T>> 
 export class Answers<T> {
   private first: Known<T> | undefined;
 
-  constructor(private readonly entries: Lying) {}
-
   /** What is to be said to a question, where `lying` has what lies in each place from `from` on. */
   private said(question: Question, lying: Int32Array, from: number): number {
     const kind = question % kindsOfQuestions;
     const entry = lying[from + (question - kind) / kindsOfQuestions] ?? nothing;
-    if (kind === lies) return entry;
-    return Number(kind === isThere ? entry !== nothing : this.entries.isDraftless[entry] !== true);
+    return kind === lies ? entry : Number(entry !== nothing);
   }
 
   /** The answer for what lies in each place; undefined where it is not known. */

@@ -27,8 +27,12 @@ export interface Packed {
   lying: Source[];
 }
 
-const holdsDraft = (entry: Entry): boolean =>
-  Object.values(entry.ui.drafts).some((text) => text !== "") || entriesInside(entry).some(holdsDraft);
+/** The screens in an entry that hold a draft. */
+const draftsIn = (entry: Entry): Id[] => {
+  const inside = entry.kind === "hub" ? Object.values(entry.tabs) : entriesInside(entry);
+  const own = Object.values(entry.ui.drafts).some((text) => text !== "") ? [entry.node] : [];
+  return [...own, ...inside.flatMap(draftsIn)];
+};
 
 /** What a tab that was not made is taken for: something with nothing in it. */
 const standIn = (node: Id): Entry => ({
@@ -54,9 +58,9 @@ export class Interned {
   readonly shapes: Shape[] = [];
   /** The tabs that were left before, by the number they lie in a place with. */
   private readonly visits = new Map<number, readonly Id[]>();
-  /** What lies in places, by number, and whether nothing in it holds a draft; null for what is no entry. */
+  /** What lies in places, by number, and the screens in it that hold a draft; null for what is no entry. */
   readonly entries: (Entry | null)[] = [null];
-  readonly isDraftless: boolean[] = [true];
+  readonly drafts: (readonly Id[])[] = [[]];
   private readonly shapeOf = new Map<string, Shape>();
   private readonly entryOf = new Map<string, number>();
   private readonly factsOf = new Map<string, { facts: Facts; text: string }>();
@@ -76,7 +80,7 @@ export class Interned {
       const number = sure(lying[from + place]);
       const isUnmade = number === nothing;
       const entry = isUnmade ? standIn(node) : sure(this.entries[number], "what lies in a place");
-      return hidden.cover(entry, place, { isUnmade, isDraftless: this.isDraftless[number] === true });
+      return hidden.cover(entry, place, isUnmade);
     };
     const visits = (place: number): readonly Id[] =>
       hidden.coverVisits(sure(this.visits.get(sure(lying[from + place])), "the visits in a place"), place);
@@ -136,7 +140,7 @@ export class Interned {
       this.entryOf.set(text, (id = this.entries.length));
       this.visits.set(id, [...visits]);
       this.entries.push(null);
-      this.isDraftless.push(true);
+      this.drafts.push([]);
     }
     return id;
   }
@@ -148,7 +152,7 @@ export class Interned {
     if (id === undefined) {
       this.entryOf.set(reader.text, (id = this.entries.length));
       this.entries.push(read);
-      this.isDraftless.push(!holdsDraft(read));
+      this.drafts.push(draftsIn(read));
     }
     return id;
   }

@@ -10,6 +10,7 @@ import { frameOf, hub, list, opening, screen, stack, tabbed } from "../testing/f
 import { slowWalk } from "../testing/slow-walk.js";
 import type { Bounds } from "./bounds.js";
 import { type ProofId, proofIds, reportOf, type Shown, type WalkReport } from "./report.js";
+import type { Watched } from "./sightings.js";
 import { Walk } from "./walk.js";
 
 const swipe = { id: "swipe", label: "Swipe", systemBack: false, edgeSwipe: true };
@@ -51,9 +52,11 @@ test("it comes to the states, the edges and the verdicts of a walk over the engi
       compared += 1;
       const slow = slowWalk(frame, view);
       expect([walk.states.count, walk.edges]).toEqual([slow.states, slow.edges]);
-      expect([walk.ladders.longest.backs, walk.seen.of("round").reduce((sum, { count }) => sum + count, 0)]).toEqual([
+      const times = (what: Watched): number => walk.seen.of(what).reduce((sum, { count }) => sum + count, 0);
+      expect([walk.ladders.longest.backs, times("round"), times("draft")]).toEqual([
         slow.longest,
         slow.round,
+        slow.lost,
       ]);
       expect([...slow.tops.keys()].filter((id) => !walk.reached.has(id))).toEqual([]);
       expect([walk.seen.of("unmet"), proofOf(reportOf(walk), "trap").broken]).toEqual([[], slow.traps]);

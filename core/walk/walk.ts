@@ -21,7 +21,7 @@ import { type Beyond, beyondOf, type Bounds, usualBounds } from "./bounds.js";
 import { type Choice, choicesIn } from "./choices.js";
 import { Answers, Hidden, nothing } from "./hidden.js";
 import { Interned, type Shape } from "./interned.js";
-import { cameOf } from "./outcome.js";
+import { type Came, cameOf } from "./outcome.js";
 import { Ladders } from "./ladders.js";
 import { PackedStates } from "./packed-states.js";
 import { type Sighting, Sightings } from "./sightings.js";
@@ -33,7 +33,8 @@ interface Outcome {
   /** What lies in its places: an entry, or `~i` what lay in the place i. */
   lying: Int32Array;
   isSameTop: boolean;
-  lost: readonly Id[];
+  lost: Came["lost"];
+  lostIn: Came["lostIn"];
   isPassed: boolean;
 }
 const stays = -1;
@@ -215,7 +216,7 @@ export class Walk {
   /** What can be done in the state whose numbers begin there. */
   private standingOf(numbers: Int32Array, start: number): Standing {
     const shape = numbers[start] ?? 0;
-    const known = (this.standings[shape] ??= new Answers(this.interned));
+    const known = (this.standings[shape] ??= new Answers());
     return known.find(numbers, start + 1) ?? this.lookAt(shape, numbers, start, known);
   }
 
@@ -254,7 +255,7 @@ export class Walk {
   private outcome(state: number, standing: Standing, choice: number): Outcome {
     const { numbers } = this.states;
     const start = this.states.startOf(state);
-    const known = (standing.outcomes[choice] ??= new Answers(this.interned));
+    const known = (standing.outcomes[choice] ??= new Answers());
     return known.find(numbers, start + 1) ?? this.ask(start, standing, choice, known);
   }
 
@@ -279,8 +280,9 @@ export class Walk {
     const shape = interned.shapes[states.numbers[start] ?? 0];
     const { state: before, hidden } = this.coveredAt(start);
     this.asked += 1;
-    const { state, isSameTop, lost, isPassed } = cameOf(this.lens, before, sure(choices[choice], "a choice"));
-    const outcome: Outcome = { shape: stays, lying: new Int32Array(0), isSameTop, lost, isPassed };
+    const came = cameOf(this.lens, before, hidden, sure(choices[choice], "a choice"));
+    const { state, isSameTop, lost, lostIn, isPassed } = came;
+    const outcome: Outcome = { shape: stays, lying: new Int32Array(0), isSameTop, lost, lostIn, isPassed };
     if (state.root !== before.root || state.facts !== before.facts || !isBesides(state, before)) {
       const after = interned.packed(state, hidden);
       // what is laid anew may be what lay there: that is seen once it is known what lies there
@@ -321,7 +323,7 @@ export class Walk {
 
   private take(state: number, standing: Standing, choice: number): void {
     const outcome = this.outcome(state, standing, choice);
-    for (const id of outcome.lost) this.seen.see("draft", id, state, choice);
+    if (outcome.lost.length + outcome.lostIn.length > 0) this.lose(state, choice, outcome);
     if (outcome.shape === stays) return;
     if (outcome.shape === beyond) {
       this.edges += 1;
@@ -335,6 +337,16 @@ export class Walk {
     if (next === state) return;
     this.edges += 1;
     if (choice === standing.back) this.wentBack(state, standing, choice, next, outcome.isPassed);
+  }
+
+  /** Drafts were lost: each screen that held one is told once. */
+  private lose(state: number, choice: number, { lost, lostIn }: Outcome): void {
+    const { states, interned } = this;
+    const screens = new Set(lost);
+    for (const { place, but } of lostIn)
+      for (const id of sure(interned.drafts[states.numbers[states.startOf(state) + 1 + place] ?? nothing]))
+        if (id !== but) screens.add(id);
+    for (const id of screens) this.seen.see("draft", id, state, choice);
   }
 
   /** What Back came to. */
