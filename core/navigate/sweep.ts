@@ -4,10 +4,12 @@ import { mayStart } from "../frame/way-in.js";
 import { hubAt } from "../frame/nodes.js";
 import type { Facts, Id } from "../frame/parts.js";
 import { sure } from "../frame/sure.js";
+import type { FixedFrame } from "../frame/types.js";
 import { isUnmade, mapEntries, tabOf, withEntries, withHub } from "./entries.js";
 import { fresh } from "./make.js";
 import { lose, named, note, type Run } from "./run.js";
 import type { Entry, HubEntry, State } from "./state.js";
+import { holdsNone, visitsAfter } from "./visits.js";
 
 /** What is known of an entry before an event: that it was whole, with facts that are the same now or not. */
 export interface WasWhole {
@@ -15,13 +17,16 @@ export interface WasWhole {
   sameFacts: boolean;
 }
 
+/** The tabs of a hub that may not be among those left before: the one that shows, and those that may not be shown. */
+export const notVisited = (frame: FixedFrame, facts: Facts, { node, active }: HubEntry): Id[] =>
+  childrenOf(hubAt(frame, node)).filter((id) => id === active || unmetOf(frame, facts, id));
+
 /** Whether an entry is as it was, or may be shown and is a container of the same sort that is whole. */
 export const isWhole = (run: Run, facts: Facts, entry: Entry, { entry: was, sameFacts }: WasWhole): boolean => {
   if (entry === was && (sameFacts || !needsWithin(run.frame, entry.node))) return true;
   const wholeInside = (inner: Entry, old: Entry | null | undefined): boolean =>
     isWhole(run, facts, inner, { entry: old, sameFacts });
   if (unmetOf(run.frame, facts, entry.node)) return false;
-  const isMet = (id: Id): boolean => !unmetOf(run.frame, facts, id);
   switch (entry.kind) {
     case "screen":
       return true;
@@ -34,7 +39,7 @@ export const isWhole = (run: Run, facts: Facts, entry: Entry, { entry: was, same
       const before = was?.kind === "hub" ? was : null;
       const old = before?.tabs ?? {};
       const areVisitsSame = sameFacts && before?.visits === visits && before.active === active;
-      if (!tabs[active] || !(areVisitsSame || visits.every((id) => id !== active && isMet(id)))) return false;
+      if (!tabs[active] || !(areVisitsSame || holdsNone(visits, notVisited(run.frame, facts, entry)))) return false;
       for (const id in tabs) {
         const tab = sure(tabs[id]);
         if (!wholeInside(tab, old[id]) && !isUnmade(tab)) return false;
@@ -107,8 +112,8 @@ const wholeHub = (run: Run, facts: Facts, hub: HubEntry): HubEntry | null => {
     if (!tabOf(hub, to)) tabs = { ...tabs, [to]: fresh(run, to) };
     active = to;
   }
-  const visits = hub.visits.filter((id) => id !== active && !unmetOf(run.frame, facts, id));
-  if (active === hub.active && tabs === hub.tabs && visits.length === hub.visits.length) return hub;
+  const visits = visitsAfter(hub.visits, notVisited(run.frame, facts, { ...hub, active }));
+  if (active === hub.active && tabs === hub.tabs && visits === hub.visits) return hub;
   return withHub(hub, { active, tabs, visits });
 };
 

@@ -8,6 +8,7 @@ import { isNarrowIn, isSplit, shownInside } from "./focus.js";
 import { fresh } from "./make.js";
 import { emptied, lose, type Run } from "./run.js";
 import type { Entry, HubEntry, PairEntry, StackEntry } from "./state.js";
+import { visitsAfter } from "./visits.js";
 
 /** The hub once its chosen tab is left: that keeps what `keep` says. */
 const leftBy = (run: Run, hub: HubEntry): HubEntry => {
@@ -27,7 +28,7 @@ export const withTab = (run: Run, hub: HubEntry, to: Id, entry?: Entry): HubEntr
   const shown = entry ?? tabOf(hub, to) ?? fresh(run, to);
   return withHub(hub, {
     active: to,
-    visits: active === to ? visits : [...visits.filter((id) => id !== to && id !== active), active],
+    visits: active === to ? visits : visitsAfter(visits, [to, active], active),
     tabs: tabs[to] === shown ? tabs : { ...tabs, [to]: shown },
   });
 };
@@ -41,7 +42,7 @@ export const hubBack = (run: Run, hub: HubEntry, facts: Facts): HubEntry | null 
   // a tab that may not be shown is passed over
   if (!tabOf(hub, to) && !mayStart(run.frame, facts, to)) return null;
   const next = withTab(run, hub, to);
-  return withHub(next, { visits: visits.filter((id) => id !== to && id !== active) });
+  return withHub(next, { visits: visitsAfter(visits, [to, active]) });
 };
 
 const stackAtRoot = (run: Run, stack: StackEntry, narrow: boolean): StackEntry => {

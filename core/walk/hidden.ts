@@ -1,7 +1,8 @@
 import type { Id } from "../frame/parts.js";
 import { entriesInside, withEntries, withHub, withPair } from "../navigate/entries.js";
 import type { Note } from "../navigate/notes.js";
-import type { Entry } from "../navigate/state.js";
+import type { Entry, HubEntry } from "../navigate/state.js";
+import { holdsNone, visitsAfter, type VisitsKept } from "../navigate/visits.js";
 
 // What lies in a tab in the background is shown to the engine as something that tells when it is looked into. An event that
 // came to its end without doing so does the same whatever lies there, so that it has to be run but once.
@@ -30,12 +31,19 @@ const [isThere, lies] = [0, 1] as const;
 /** The number of what lies where nothing does: a tab that was not made. */
 export const nothing = 0;
 
+/** What was done to the tabs left before: some were taken out, one was added. */
+export interface VisitStep {
+  gone: readonly Id[];
+  added: Id | null;
+}
+
 /** What lies in the background while one event is run, and what was asked about it. */
 export class Hidden {
   /** What was asked, the first question first. */
   readonly asked: Question[] = [];
   private readonly covers = new Map<object, number>();
   private readonly lost = new Map<Note, number>();
+  private readonly steps = new Map<readonly Id[], readonly VisitStep[]>();
 
   private ask(place: number, kind: Question): void {
     const question = place * kindsOfQuestions + kind;
@@ -75,16 +83,39 @@ export class Hidden {
     return cover;
   }
 
-  /** The tabs that were left before, likewise. */
-  coverVisits(visits: readonly Id[], place: number): readonly Id[] {
+  /** The tabs that were left before, likewise; `absent` are known not to be among them, and `steps` is what was done to them. */
+  coverVisits(
+    visits: readonly Id[],
+    place: number,
+    absent: readonly Id[],
+    steps: readonly VisitStep[] = [],
+  ): readonly Id[] {
+    const kept: Required<VisitsKept> = {
+      visitsAfter: (gone, added) => {
+        if (added === null && gone.every((id) => absent.includes(id))) return cover;
+        const without = [...absent, ...gone].filter((id) => id !== added);
+        return this.coverVisits(visitsAfter(visits, gone, added), place, without, [...steps, { gone, added }]);
+      },
+      holdsNone: (ids) => {
+        if (ids.every((id) => absent.includes(id))) return true;
+        this.ask(place, lies);
+        return holdsNone(visits, ids);
+      },
+    };
     const cover = new Proxy(visits, {
       get: (target, key) => {
+        if (key === "visitsAfter" || key === "holdsNone") return this.isLookedInto(place) ? undefined : kept[key];
         this.ask(place, lies);
         return Reflect.get(target, key) as unknown;
       },
     });
     this.covers.set(cover, place);
+    if (steps.length > 0) this.steps.set(cover, steps);
     return cover;
+  }
+
+  private isLookedInto(place: number): boolean {
+    return this.asked.includes(place * kindsOfQuestions + lies);
   }
 
   /** The place whose entry was lost as a whole, where a note says that of one. */
@@ -95,7 +126,12 @@ export class Hidden {
   /** The place of what is still covered; undefined where it is not, or was looked into. */
   unlooked(thing: object): number | undefined {
     const place = this.covers.get(thing);
-    return place === undefined || this.asked.includes(place * kindsOfQuestions + lies) ? undefined : place;
+    return place === undefined || this.isLookedInto(place) ? undefined : place;
+  }
+
+  /** What was done to the visits of a place that are still covered. */
+  stepsOf(visits: readonly Id[]): readonly VisitStep[] {
+    return this.steps.get(visits) ?? [];
   }
 }
 
@@ -111,7 +147,7 @@ export const openIn = (entry: Entry, open = new Set<Entry>()): ReadonlySet<Entry
 /** What takes the places of a tree. */
 interface Taken {
   tab: (place: number, node: Id) => Entry;
-  visits: (place: number) => readonly Id[];
+  visits: (place: number, of: HubEntry) => readonly Id[];
 }
 
 /** A tree with each place in it taken by something else; `open` are the parts of it that hold one. */
@@ -129,7 +165,7 @@ export const withPlaces = (entry: Entry, open: ReadonlySet<Entry>, taken: Taken)
       const tabs: Record<string, Entry> = {};
       for (const [id, tab] of Object.entries(entry.tabs)) tabs[id] = inside(tab);
       const visited = placeOf(entry.visits);
-      return withHub(entry, { tabs, ...(visited !== undefined && { visits: taken.visits(visited) }) });
+      return withHub(entry, { tabs, ...(visited !== undefined && { visits: taken.visits(visited, entry) }) });
     }
     case "pair":
       return withPair(entry, { list: inside(entry.list), detail: entry.detail && inside(entry.detail) });

@@ -2,11 +2,13 @@ import { type Lens } from "../frame/look.js";
 import { sure } from "../frame/sure.js";
 import { type Facts, type Id, noParams } from "../frame/parts.js";
 import { entriesInside, mapAll } from "../navigate/entries.js";
-import { emptyUi, type Entry, type State } from "../navigate/state.js";
+import { emptyUi, type Entry, type HubEntry, type State } from "../navigate/state.js";
+import { notVisited } from "../navigate/sweep.js";
+import { visitsAfter } from "../navigate/visits.js";
 import { takenAsHeld } from "../navigate/standing.js";
 import { factsText } from "./asked-facts.js";
 import { type Bare, BareReader, type LeaveOut } from "./bare.js";
-import { Hidden, nothing, openIn, placeFor, visitsFor, withPlaces } from "./hidden.js";
+import { Hidden, nothing, openIn, placeFor, visitsFor, type VisitStep, withPlaces } from "./hidden.js";
 
 /** A state with places in it, for what lies in tabs in the background. */
 export interface Shape {
@@ -18,8 +20,10 @@ export interface Shape {
   open: ReadonlySet<Entry>;
 }
 
-/** Where what lies in a place comes from: an entry by its number, or as `~i` what lay in the place i before. */
+/** Where what lies in a place comes from: an entry by its number, or as `~i` what lay in the place i before; from `~perStep` on with something done to it. */
 export type Source = number;
+/** Places that are told apart in a source: more than any frame has. */
+export const perStep = 2 ** 20;
 
 /** A state as numbers. */
 export interface Packed {
@@ -61,6 +65,8 @@ export class Interned {
   /** What lies in places, by number, and the screens in it that hold a draft; null for what is no entry. */
   readonly entries: (Entry | null)[] = [null];
   readonly drafts: (readonly Id[])[] = [[]];
+  private readonly steps: { done: readonly VisitStep[]; made: Map<number, number> }[] = [];
+  private readonly stepsAt = new Map<string, number>();
   private readonly shapeOf = new Map<string, Shape>();
   private readonly entryOf = new Map<string, number>();
   private readonly factsOf = new Map<string, { facts: Facts; text: string }>();
@@ -82,8 +88,10 @@ export class Interned {
       const entry = isUnmade ? standIn(node) : sure(this.entries[number], "what lies in a place");
       return hidden.cover(entry, place, isUnmade);
     };
-    const visits = (place: number): readonly Id[] =>
-      hidden.coverVisits(sure(this.visits.get(sure(lying[from + place])), "the visits in a place"), place);
+    const visits = (place: number, hub: HubEntry): readonly Id[] => {
+      const left = sure(this.visits.get(sure(lying[from + place])), "the visits in a place");
+      return hidden.coverVisits(left, place, notVisited(this.lens.frame, state.facts, hub));
+    };
     const root = withPlaces(state.root, open, { tab, visits });
     if (root.kind !== "stack") throw new Error("the root is no stack");
     const whole = { ...state, root, nextKey };
@@ -112,7 +120,7 @@ export class Interned {
       },
       visits: (visits) => {
         const place = hidden.unlooked(visits);
-        lying.push(place !== undefined ? ~place : this.visitsNumber(visits));
+        lying.push(place !== undefined ? ~this.stepped(place, hidden.stepsOf(visits)) : this.visitsNumber(visits));
         return visitsFor(lying.length - 1);
       },
     };
@@ -131,6 +139,30 @@ export class Interned {
       this.shapeOf.set(text, shape);
     }
     return shape;
+  }
+
+  /** A place with what is done to the visits in it, as one number. */
+  private stepped(place: number, steps: readonly VisitStep[]): number {
+    if (steps.length === 0) return place;
+    const text = steps.map(({ gone, added }) => `${gone.join()}>${added}`).join(";");
+    let index = this.stepsAt.get(text);
+    if (index === undefined) {
+      this.stepsAt.set(text, (index = this.steps.length));
+      this.steps.push({ done: steps, made: new Map() });
+    }
+    return (index + 1) * perStep + place;
+  }
+
+  /** The number of visits once something is done to those of a number, by the index of what is done. */
+  visitsOnce(index: number, number: number): number {
+    const { done, made } = sure(this.steps[index], "what is done to visits");
+    let after = made.get(number);
+    if (after === undefined) {
+      const before = sure(this.visits.get(number), "visits");
+      after = this.visitsNumber(done.reduce((visits, { gone, added }) => visitsAfter(visits, gone, added), before));
+      made.set(number, after);
+    }
+    return after;
   }
 
   private visitsNumber(visits: readonly Id[]): number {

@@ -20,7 +20,7 @@ import { type Beginning, beginningsOf } from "./beginnings.js";
 import { type Beyond, beyondOf, type Bounds, usualBounds } from "./bounds.js";
 import { type Choice, choicesIn } from "./choices.js";
 import { Answers, Hidden, nothing } from "./hidden.js";
-import { Interned, type Shape } from "./interned.js";
+import { Interned, perStep, type Shape } from "./interned.js";
 import { type Came, cameOf } from "./outcome.js";
 import { Ladders } from "./ladders.js";
 import { PackedStates } from "./packed-states.js";
@@ -299,11 +299,17 @@ export class Walk {
 
   /** Writes the numbers of the state that an outcome makes of the one that begins at `start`. Returns how many there are. */
   private fill(into: Int32Array, { shape, lying }: Outcome, start: number): number {
-    const { numbers } = this.states;
+    const { interned, states } = this;
+    const { numbers } = states;
     into[0] = shape;
     for (let i = 0; i < lying.length; i += 1) {
       const source = lying[i] ?? 0;
-      into[i + 1] = source >= 0 ? source : (numbers[start + 1 + ~source] ?? 0);
+      if (source >= 0) into[i + 1] = source;
+      else {
+        const step = Math.floor(~source / perStep);
+        const lay = numbers[start + 1 + ~source - step * perStep] ?? 0;
+        into[i + 1] = step === 0 ? lay : interned.visitsOnce(step - 1, lay);
+      }
     }
     return lying.length + 1;
   }
