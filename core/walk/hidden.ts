@@ -23,9 +23,8 @@ const placeOf = (thing: object): number | undefined => (thing as Partial<Place>)
 /** What holds the place of the tabs that were left before. */
 export const visitsFor = (place: number): readonly Id[] => Object.assign([], { place });
 
-/** What may be asked about a place: whether anything lies there, or what lies there. */
+/** What may be asked: twice the number of a place for whether anything lies there, and one more for what lies there. */
 type Question = number;
-const kindsOfQuestions = 2;
 const [isThere, lies] = [0, 1] as const;
 
 /** The number of what lies where nothing does: a tab that was not made. */
@@ -45,8 +44,8 @@ export class Hidden {
   private readonly lost = new Map<Note, number>();
   private readonly steps = new Map<readonly Id[], readonly VisitStep[]>();
 
-  private ask(place: number, kind: Question): void {
-    const question = place * kindsOfQuestions + kind;
+  private ask(place: number, kind: typeof isThere | typeof lies): void {
+    const question = (place << 1) | kind;
     if (!this.asked.includes(question)) this.asked.push(question);
   }
 
@@ -115,7 +114,7 @@ export class Hidden {
   }
 
   private isLookedInto(place: number): boolean {
-    return this.asked.includes(place * kindsOfQuestions + lies);
+    return this.asked.includes((place << 1) | lies);
   }
 
   /** The place whose entry was lost as a whole, where a note says that of one. */
@@ -173,23 +172,31 @@ export const withPlaces = (entry: Entry, open: ReadonlySet<Entry>, taken: Taken)
 };
 
 /** What is known by what was asked: one question after another, until there is an answer. */
-type Known<T> = { answer: T } | { question: Question; by: Map<number, Known<T>> };
+class Known<T> {
+  /** What is known further, by what is said to the question. */
+  readonly by: (Known<T> | undefined)[] = [];
+
+  constructor(
+    /** Less than 0 where this is the answer. */
+    readonly question: Question,
+    readonly answer: T | undefined,
+  ) {}
+}
+
+/** What is said to a question, where `lying` has what lies in each place from `from` on. */
+const said = (question: Question, lying: Int32Array, from: number): number => {
+  const entry = lying[from + (question >> 1)] ?? nothing;
+  return (question & 1) === lies ? entry : Number(entry !== nothing);
+};
 
 /** Answers kept by what had to be asked to find them. */
 export class Answers<T> {
   private first: Known<T> | undefined;
 
-  /** What is to be said to a question, where `lying` has what lies in each place from `from` on. */
-  private said(question: Question, lying: Int32Array, from: number): number {
-    const kind = question % kindsOfQuestions;
-    const entry = lying[from + (question - kind) / kindsOfQuestions] ?? nothing;
-    return kind === lies ? entry : Number(entry !== nothing);
-  }
-
   /** The answer for what lies in each place; undefined where it is not known. */
   find(lying: Int32Array, from: number): T | undefined {
     let at = this.first;
-    while (at && !("answer" in at)) at = at.by.get(this.said(at.question, lying, from));
+    while (at && at.question >= 0) at = at.by[said(at.question, lying, from)];
     return at?.answer;
   }
 
@@ -200,14 +207,16 @@ export class Answers<T> {
     };
     let at = this.first;
     for (const question of asked) {
-      if (!at) put((at = { question, by: new Map() }));
-      if ("answer" in at || at.question !== question) throw new Error("what is asked first differs");
+      if (!at) put((at = new Known<T>(question, undefined)));
+      if (at.question !== question) throw new Error("what is asked first differs");
       const { by } = at;
-      const said = this.said(question, lying, from);
-      put = (known) => by.set(said, known);
-      at = by.get(said);
+      const word = said(question, lying, from);
+      put = (known) => {
+        by[word] = known;
+      };
+      at = by[word];
     }
-    put({ answer });
+    put(new Known(-1, answer));
     return answer;
   }
 }

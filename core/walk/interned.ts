@@ -20,10 +20,14 @@ export interface Shape {
   open: ReadonlySet<Entry>;
 }
 
-/** Where what lies in a place comes from: an entry by its number, or as `~i` what lay in the place i before; from `~perStep` on with something done to it. */
+/**
+ * Where what lies in a place comes from: an entry by its number; less than 0 for what lay in a place before, as it was or with
+ * something done to it.
+ */
 export type Source = number;
-/** Places that are told apart in a source: more than any frame has. */
-export const perStep = 2 ** 20;
+
+/** The source that is what lay in a place. */
+export const asItLay = (place: number): Source => ~(place << 1);
 
 /** A state as numbers. */
 export interface Packed {
@@ -65,7 +69,7 @@ export class Interned {
   /** What lies in places, by number, and the screens in it that hold a draft; null for what is no entry. */
   readonly entries: (Entry | null)[] = [null];
   readonly drafts: (readonly Id[])[] = [[]];
-  private readonly steps: { done: readonly VisitStep[]; made: Map<number, number> }[] = [];
+  private readonly steps: { place: number; done: readonly VisitStep[]; made: Map<number, number> }[] = [];
   private readonly stepsAt = new Map<string, number>();
   private readonly shapeOf = new Map<string, Shape>();
   private readonly entryOf = new Map<string, number>();
@@ -115,12 +119,12 @@ export class Interned {
     const leaveOut: LeaveOut = {
       tab: (id, tab) => {
         const place = tab && hidden.unlooked(tab);
-        lying.push(place !== undefined ? ~place : tab ? this.entry(tab) : nothing);
+        lying.push(place !== undefined ? asItLay(place) : tab ? this.entry(tab) : nothing);
         return placeFor(id, lying.length - 1);
       },
       visits: (visits) => {
         const place = hidden.unlooked(visits);
-        lying.push(place !== undefined ? ~this.stepped(place, hidden.stepsOf(visits)) : this.visitsNumber(visits));
+        lying.push(place !== undefined ? this.stepped(place, hidden.stepsOf(visits)) : this.visitsNumber(visits));
         return visitsFor(lying.length - 1);
       },
     };
@@ -141,26 +145,30 @@ export class Interned {
     return shape;
   }
 
-  /** A place with what is done to the visits in it, as one number. */
-  private stepped(place: number, steps: readonly VisitStep[]): number {
-    if (steps.length === 0) return place;
-    const text = steps.map(({ gone, added }) => `${gone.join()}>${added}`).join(";");
+  /** The source that is the visits of a place once something is done to them. */
+  private stepped(place: number, done: readonly VisitStep[]): Source {
+    if (done.length === 0) return asItLay(place);
+    const text = `${place} ${done.map(({ gone, added }) => `${gone.join()}>${added}`).join(";")}`;
     let index = this.stepsAt.get(text);
     if (index === undefined) {
       this.stepsAt.set(text, (index = this.steps.length));
-      this.steps.push({ done: steps, made: new Map() });
+      this.steps.push({ place, done, made: new Map() });
     }
-    return (index + 1) * perStep + place;
+    return ~((index << 1) | 1);
   }
 
-  /** The number of visits once something is done to those of a number, by the index of what is done. */
-  visitsOnce(index: number, number: number): number {
-    const { done, made } = sure(this.steps[index], "what is done to visits");
-    let after = made.get(number);
+  /** The number that lies in a place by its source, after a state whose numbers begin at `start`. */
+  lain(source: Source, numbers: Int32Array, start: number): number {
+    if (source >= 0) return source;
+    const index = ~source >> 1;
+    if ((source & 1) !== 0) return numbers[start + 1 + index] ?? nothing;
+    const { place, done, made } = sure(this.steps[index], "what is done to visits");
+    const lay = numbers[start + 1 + place] ?? nothing;
+    let after = made.get(lay);
     if (after === undefined) {
-      const before = sure(this.visits.get(number), "visits");
+      const before = sure(this.visits.get(lay), "visits");
       after = this.visitsNumber(done.reduce((visits, { gone, added }) => visitsAfter(visits, gone, added), before));
-      made.set(number, after);
+      made.set(lay, after);
     }
     return after;
   }

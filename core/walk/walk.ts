@@ -20,7 +20,7 @@ import { type Beginning, beginningsOf } from "./beginnings.js";
 import { type Beyond, beyondOf, type Bounds, usualBounds } from "./bounds.js";
 import { type Choice, choicesIn } from "./choices.js";
 import { Answers, Hidden, nothing } from "./hidden.js";
-import { Interned, perStep, type Shape } from "./interned.js";
+import { asItLay, Interned, type Shape } from "./interned.js";
 import { type Came, cameOf } from "./outcome.js";
 import { Ladders } from "./ladders.js";
 import { PackedStates } from "./packed-states.js";
@@ -30,7 +30,7 @@ import { type Sighting, Sightings } from "./sightings.js";
 interface Outcome {
   /** The shape of the state after it; `stays` where that is the state before, `beyond` where the bounds end. */
   shape: number;
-  /** What lies in its places: an entry, or `~i` what lay in the place i. */
+  /** What lies in its places, by where that comes from. */
   lying: Int32Array;
   isSameTop: boolean;
   lost: Came["lost"];
@@ -103,7 +103,8 @@ export class Walk {
   private readonly bounds: Bounds;
   private readonly standings: Answers<Standing>[] = [];
   private readonly isBeyond: (Beyond | null)[] = [];
-  private readonly unmet = new Map<number, boolean>();
+  /** Whether needs are unmet in each shape, and by the facts in each entry that lies in a place. */
+  private readonly unmet = { shapes: [] as boolean[], entries: [] as boolean[][] };
   private begun = 0;
   private next = 0;
   private nextByFacts = 0;
@@ -286,7 +287,7 @@ export class Walk {
     if (state.root !== before.root || state.facts !== before.facts || !isBesides(state, before)) {
       const after = interned.packed(state, hidden);
       // what is laid anew may be what lay there: that is seen once it is known what lies there
-      const isSame = after.shape === shape && after.lying.every((source, place) => ~source === place);
+      const isSame = after.shape === shape && after.lying.every((source, place) => source === asItLay(place));
       if (!isSame) {
         const isKept = !this.bounds.keepsFacts || interned.areSame(state.facts, before.facts);
         outcome.shape = isKept && !this.beyondBy(after.shape) ? after.shape.id : beyond;
@@ -302,15 +303,7 @@ export class Walk {
     const { interned, states } = this;
     const { numbers } = states;
     into[0] = shape;
-    for (let i = 0; i < lying.length; i += 1) {
-      const source = lying[i] ?? 0;
-      if (source >= 0) into[i + 1] = source;
-      else {
-        const step = Math.floor(~source / perStep);
-        const lay = numbers[start + 1 + ~source - step * perStep] ?? 0;
-        into[i + 1] = step === 0 ? lay : interned.visitsOnce(step - 1, lay);
-      }
-    }
+    for (let i = 0; i < lying.length; i += 1) into[i + 1] = interned.lain(lying[i] ?? nothing, numbers, start);
     return lying.length + 1;
   }
 
@@ -397,28 +390,18 @@ export class Walk {
 
   /** Whether an entry is in a state whose needs are unmet; of what lies in places it is worked out once for all facts. */
   private isUnmet(state: number): boolean {
-    const { states, interned } = this;
+    const { frame, states, interned, unmet } = this;
     const start = states.startOf(state);
-    const end = start + 1 + this.placesOf(state);
     const shape = sure(interned.shapes[states.numbers[start] ?? 0], "a shape");
-    const { facts } = shape.state;
-    const ask = (number: number, root: () => Entry): boolean => {
-      const key = number * 64 + interned.factsNumber(facts);
-      let is = this.unmet.get(key);
-      if (is === undefined) this.unmet.set(key, (is = lacksIn(this.frame, facts, root())));
-      return is;
-    };
-    if (ask(-1 - shape.id, () => shape.state.root)) return true;
-    for (let i = start + 1; i < end; i += 1) {
-      const number = states.numbers[i] ?? nothing;
+    const { facts, root } = shape.state;
+    if ((unmet.shapes[shape.id] ??= lacksIn(frame, facts, root))) return true;
+    const known = (unmet.entries[interned.factsNumber(facts)] ??= []);
+    for (let place = 1; place <= shape.places; place += 1) {
+      const number = states.numbers[start + place] ?? nothing;
       const entry = interned.entries[number];
-      if (entry && ask(number, () => entry)) return true;
+      if (entry && (known[number] ??= lacksIn(frame, facts, entry))) return true;
     }
     return false;
-  }
-
-  private placesOf(state: number): number {
-    return sure(this.interned.shapes[this.states.shapeOf(state)], "a shape").places;
   }
 
   /** The state that a choice leads to; less than 0 where it leads to none that was walked. */
