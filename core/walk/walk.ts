@@ -1,30 +1,22 @@
 import { type Lens, lensOf } from "../frame/look.js";
-import { hasNeeds, unmetOf } from "../frame/needs.js";
-import { equal } from "../frame/equal.js";
-import { screenAt } from "../frame/nodes.js";
-import { isThere } from "../frame/only.js";
 import { sure } from "../frame/sure.js";
-import type { Facts, Id } from "../frame/parts.js";
+import type { Id } from "../frame/parts.js";
 import type { FixedFrame } from "../frame/types.js";
 import type { View } from "../frame/view.js";
-import { upTakes } from "../navigate/back.js";
-import { entriesInside } from "../navigate/entries.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { takenAsHeld } from "../navigate/standing.js";
-import { type Entry, isStuck, type State } from "../navigate/state.js";
+import type { State } from "../navigate/state.js";
 import { launch } from "../navigate/step.js";
-import { backEvent, goesBack } from "../observe/ladder.js";
-import { type Surface, surfaceIn } from "../observe/surface.js";
-import { factChanges } from "./asked-facts.js";
 import { type Beginning, beginningsOf } from "./beginnings.js";
 import { type Beyond, beyondOf, type Bounds, usualBounds } from "./bounds.js";
-import { type Choice, choicesIn } from "./choices.js";
 import { Answers, Hidden, nothing } from "./hidden.js";
 import { asItLay, Interned, type Shape } from "./interned.js";
 import { type Came, cameOf } from "./outcome.js";
+import { Lacking } from "./lacking.js";
 import { Ladders } from "./ladders.js";
 import { PackedStates } from "./packed-states.js";
 import { type Sighting, Sightings } from "./sightings.js";
+import { type Standing, standingIn } from "./standing.js";
 
 /** What a choice makes of a state, whatever lies where it was not looked. */
 interface Outcome {
@@ -37,32 +29,13 @@ interface Outcome {
   lostIn: Came["lostIn"];
   isPassed: boolean;
 }
-const stays = -1;
-const beyond = -2;
-
-/** What can be done in the states of a shape, and what is seen in them. */
-interface Standing {
-  choices: readonly Choice[];
-  /** How many of the choices are a person's or the screen's own; those after are facts that change. */
-  own: number;
-  /** The choice that takes no tap; -1 where there is none. */
-  free: number;
-  /** The choice that a person goes back by; -1 where there is none. */
-  back: number;
-  /** Back is the system's: it always does something. */
-  isSystemBack: boolean;
-  top: Id | null;
-  /** The screens that can be seen and touched. */
-  screens: readonly Id[];
-  strips: number;
-  /** Nothing on screen goes back: only whoever knows of the edge swipe does. */
-  isSwipeAlone: boolean;
-  /** Something would be taken off by going up. */
-  canGoUp: boolean;
-  isAsking: boolean;
-  isOutside: boolean;
+/** What is known of the states of a shape, and of what is done in them. */
+interface Known extends Standing {
   outcomes: Answers<Outcome>[];
 }
+
+const stays = -1;
+const beyond = -2;
 
 /** What a screen was first come to by. */
 export interface ReachedScreen {
@@ -101,10 +74,9 @@ export class Walk {
 
   private readonly interned: Interned;
   private readonly bounds: Bounds;
-  private readonly standings: Answers<Standing>[] = [];
+  private readonly standings: Answers<Known>[] = [];
   private readonly isBeyond: (Beyond | null)[] = [];
-  /** Whether needs are unmet in each shape, and by the facts in each entry that lies in a place. */
-  private readonly unmet = { shapes: [] as boolean[], entries: [] as boolean[][] };
+  private readonly lacking: Lacking;
   private begun = 0;
   private next = 0;
   private nextByFacts = 0;
@@ -121,6 +93,7 @@ export class Walk {
   ) {
     this.lens = lensOf(frame, view);
     this.interned = new Interned(this.lens);
+    this.lacking = new Lacking(frame, this.interned);
     this.bounds = { ...usualBounds, ...bounds };
     const { all, isCut } = this.bounds.begin ? { all: this.bounds.begin, isCut: false } : beginningsOf(frame);
     this.beginnings = all;
@@ -210,50 +183,27 @@ export class Walk {
   }
 
   /** What can be done in a state, and what is seen in it. */
-  standing(state: number): Standing {
+  standing(state: number): Known {
     return this.standingOf(this.states.numbers, this.states.startOf(state));
   }
 
   /** What can be done in the state whose numbers begin there. */
-  private standingOf(numbers: Int32Array, start: number): Standing {
+  private standingOf(numbers: Int32Array, start: number): Known {
     const shape = numbers[start] ?? 0;
     const known = (this.standings[shape] ??= new Answers());
     return known.find(numbers, start + 1) ?? this.lookAt(shape, numbers, start, known);
   }
 
-  private lookAt(shape: number, numbers: Int32Array, start: number, known: Answers<Standing>): Standing {
+  private lookAt(shape: number, numbers: Int32Array, start: number, known: Answers<Known>): Known {
     const { interned, lens } = this;
     const hidden = new Hidden();
     const state = interned.stateOf(sure(interned.shapes[shape], "a shape"), numbers, start + 1, hidden);
     this.asked += 1;
-    const own = choicesIn(lens, state);
-    const changes = factChanges(this.frame, state.facts).map((event): Choice => ({ events: [event], isFree: false }));
-    const back = state.asking || state.outside ? null : backEvent(this.frame, this.view, state);
-    const surface = surfaceIn(lens, state);
-    const isOutside = state.outside;
-    const standing: Standing = {
-      choices: [...own, ...changes],
-      own: own.length,
-      free: own.findIndex(({ isFree }) => isFree),
-      isSystemBack: back?.do === "back",
-      back: back ? own.findIndex(({ events }) => events.length === 1 && equal(events[0], back)) : -1,
-      top: isOutside ? null : (surface.top?.node ?? null),
-      screens:
-        isOutside || state.asking ? [] : surface.screens.filter(({ inert }) => !inert).map(({ entry }) => entry.node),
-      strips: isOutside ? 0 : surface.headers.length,
-      isSwipeAlone: back?.do === "up" && back.in === undefined && !showsBack(lens, state, surface),
-      canGoUp: !isOutside && upTakes(lens, state) !== null,
-      isAsking: state.asking !== null,
-      isOutside,
-      outcomes: [],
-    };
-    if (isStuck(state)) this.stuckIn.add(standing);
+    const standing: Known = { ...standingIn(lens, state), outcomes: [] };
     return known.keep(numbers, start + 1, hidden.asked, standing);
   }
 
-  private readonly stuckIn = new Set<Standing>();
-
-  private outcome(state: number, standing: Standing, choice: number): Outcome {
+  private outcome(state: number, standing: Known, choice: number): Outcome {
     const { numbers } = this.states;
     const start = this.states.startOf(state);
     const known = (standing.outcomes[choice] ??= new Answers());
@@ -320,7 +270,7 @@ export class Walk {
     for (let choice = standing.own; choice < standing.choices.length; choice += 1) this.take(state, standing, choice);
   }
 
-  private take(state: number, standing: Standing, choice: number): void {
+  private take(state: number, standing: Known, choice: number): void {
     const outcome = this.outcome(state, standing, choice);
     if (outcome.lost.length + outcome.lostIn.length > 0) this.lose(state, choice, outcome);
     if (outcome.shape === stays) return;
@@ -361,7 +311,7 @@ export class Walk {
   }
 
   /** What is seen in a state by itself. */
-  private look(state: number, standing: Standing): void {
+  private look(state: number, standing: Known): void {
     for (const id of standing.screens)
       if (!this.reached.has(id)) {
         let first = state;
@@ -372,10 +322,10 @@ export class Walk {
     const { top, isAsking } = standing;
     if (top !== null && !isAsking && !this.onTop.has(top)) this.onTop.set(top, state);
     if (standing.strips > 1 && !isAsking) this.seen.see("strips", top, state);
-    if (this.stuckIn.has(standing)) this.seen.see("stuck", top, state);
+    if (standing.isStuck) this.seen.see("stuck", top, state);
     if (standing.isSwipeAlone) this.seen.see("swipe", top, state);
     if (standing.canGoUp && !isAsking && this.goesNowhere(state, standing)) this.seen.see("trap", top, state);
-    if (hasNeeds(this.frame) && this.isUnmet(state)) this.seen.see("unmet", top, state);
+    if (this.lacking.isIn(this.states.numbers, this.states.startOf(state))) this.seen.see("unmet", top, state);
   }
 
   /** Whether nothing goes back in a state. */
@@ -388,22 +338,6 @@ export class Walk {
     return this.after(state, standing.back) === state;
   }
 
-  /** Whether an entry is in a state whose needs are unmet; of what lies in places it is worked out once for all facts. */
-  private isUnmet(state: number): boolean {
-    const { frame, states, interned, unmet } = this;
-    const start = states.startOf(state);
-    const shape = sure(interned.shapes[states.numbers[start] ?? 0], "a shape");
-    const { facts, root } = shape.state;
-    if ((unmet.shapes[shape.id] ??= lacksIn(frame, facts, root))) return true;
-    const known = (unmet.entries[interned.factsNumber(facts)] ??= []);
-    for (let place = 1; place <= shape.places; place += 1) {
-      const number = states.numbers[start + place] ?? nothing;
-      const entry = interned.entries[number];
-      if (entry && (known[number] ??= lacksIn(frame, facts, entry))) return true;
-    }
-    return false;
-  }
-
   /** The state that a choice leads to; less than 0 where it leads to none that was walked. */
   after(state: number, choice: number): number {
     const outcome = this.outcome(state, this.standing(state), choice);
@@ -414,19 +348,6 @@ export class Walk {
   }
 }
 
-/** Whether something on the top screen goes back: a strip, or an action. */
-const showsBack = ({ frame, view }: Lens, { facts }: State, { headers, top }: Surface): boolean => {
-  if (headers.some(({ back, close }) => back || close)) return true;
-  const { actions = [] } = top ? screenAt(frame, top.node) : {};
-  return actions.some(({ only, do: act }) => goesBack(act) && isThere(frame, only, view, facts));
-};
-
 /** Whether two states are the same beside their entries and facts. */
 const isBesides = (a: State, b: State): boolean =>
   a.drawer === b.drawer && a.pending === b.pending && a.asking === b.asking && a.outside === b.outside;
-
-const lacksIn = (frame: FixedFrame, facts: Facts, entry: Entry): boolean => {
-  if (!("params" in entry)) return false;
-  if (unmetOf(frame, facts, entry.node)) return true;
-  return entriesInside(entry).some((inner) => lacksIn(frame, facts, inner));
-};
