@@ -512,6 +512,8 @@ export {
   type Group,
   groups,
   type Mend,
+  MendTrial,
+  type MendVerdict,
   type Played,
   type PlayedStep,
   playedSteps,
@@ -526,6 +528,8 @@ export {
   type Told,
   type ToldFinding,
   toldOf,
+  type TriedMend,
+  verdictOn,
   type Where,
   whereSays,
 } from "./check/index.js";

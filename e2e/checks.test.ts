@@ -46,6 +46,7 @@ test("a screen without a way back is found, shown on the device, mended by its b
   await me.read('[data-finding="trap"] [aria-label="Played on the device"]', "tap Photo");
   await me.clickAt('[data-finding="trap"] ol button', 0);
   await me.waitTop("splash");
+  await me.read('[data-finding="trap"] [data-tried="clean"]', "it is gone, and nothing else comes with it");
   await me.click('[data-finding="trap"] button[title^="a strip with a Back"]');
   await gone('[data-finding="trap"]');
   await walked();

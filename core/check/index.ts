@@ -13,4 +13,5 @@ export {
   type Where,
 } from "./rule.js";
 export { rules } from "./rules.js";
+export { type MendVerdict, MendTrial, type TriedMend, verdictOn } from "./mend-trial.js";
 export { boundsSay, type ProofOverall, proofsOverall, proofTitles, whereSays } from "./words.js";

@@ -1,10 +1,18 @@
 import { useState } from "react";
-import { type Frame, type Mend, parentsOf, type ToldFinding, whereSays } from "../../../core/index.js";
+import {
+  type Frame,
+  type Mend,
+  type MendVerdict,
+  parentsOf,
+  type ToldFinding,
+  whereSays,
+} from "../../../core/index.js";
 import { useOpenFrame } from "../../app/open-frame.js";
 import { usePlace } from "../../app/places.js";
 import { Button } from "../../parts/button.js";
 import { SilenceLine } from "./silence-line.js";
 import type { Playing } from "./use-playing.js";
+import { useTried } from "./use-tried.js";
 
 const edges = { fault: "border-l-clay", doubt: "border-l-ink", hint: "border-l-ink-2" } as const;
 
@@ -63,18 +71,23 @@ export function FindingRow({ heading, frame, finding, isChosen, isMended, onChoo
               </Button>
             ))}
         </div>
-        {isChosen && <FindingMore frame={frame} finding={finding} playing={playing} />}
+        {isChosen && <FindingMore frame={frame} finding={finding} isOffered={isOffered} playing={playing} />}
       </div>
     </li>
   );
 }
 
+interface FindingMoreProps extends Pick<FindingRowProps, "frame" | "finding" | "playing"> {
+  isOffered: boolean;
+}
+
 /** Why it matters, what its mends come to, and how it is seen. */
-function FindingMore({ frame, finding, playing }: Pick<FindingRowProps, "frame" | "finding" | "playing">) {
+function FindingMore({ frame, finding, isOffered, playing }: FindingMoreProps) {
   const opened = useOpenFrame();
   const [, go] = usePlace();
   const [silencing, setSilencing] = useState(false);
   const { node, why, mends, show, quiet, code } = finding;
+  const tried = useTried(frame, finding);
   const onPlan = () => {
     if (node === null) return;
     opened.selection.choose({ id: node, parent: parentsOf(frame, node)[0] ?? null }, { found: true });
@@ -88,10 +101,13 @@ function FindingMore({ frame, finding, playing }: Pick<FindingRowProps, "frame" 
   return (
     <div className="flex flex-col gap-1.5 border-t border-rule px-2.5 py-2">
       <p className="max-w-170">{why}</p>
-      {mends.map(({ label, says }) => (
-        <p key={label} className="text-ink-2">
-          <span className="font-semibold text-ink">{label}</span>: {says}
-        </p>
+      {mends.map(({ label, says }, i) => (
+        <div key={label}>
+          <p className="text-ink-2">
+            <span className="font-semibold text-ink">{label}</span>: {says}
+          </p>
+          {isOffered && <TriedLine verdict={tried[i] ?? null} />}
+        </div>
       ))}
       {show && playing && playing.steps.length > 0 && (
         <div className="flex flex-wrap items-center gap-1.5">
@@ -134,5 +150,19 @@ function FindingMore({ frame, finding, playing }: Pick<FindingRowProps, "frame" 
       </div>
       {silencing && quiet === null && <SilenceLine finding={finding} onDone={() => setSilencing(false)} />}
     </div>
+  );
+}
+
+/** What a mend was found to come to; null while it is tried. */
+function TriedLine({ verdict }: { verdict: MendVerdict | null }) {
+  if (!verdict) return <p className="text-[12.5px] text-ink-2">It is being tried …</p>;
+  const { isClean, says } = verdict;
+  return (
+    <p data-tried={isClean ? "clean" : "not"} className="text-[12.5px] text-ink-2">
+      <span aria-hidden="true" className={isClean ? "text-petrol" : "font-semibold text-clay"}>
+        {isClean ? "✓" : "!"}
+      </span>{" "}
+      {says}
+    </p>
   );
 }

@@ -1,9 +1,13 @@
 import {
+  applyEdit,
+  type Edit,
   type FirstWays,
   type Frame,
   routesBetween,
   Scout,
   Standpoints,
+  type TriedMend,
+  MendTrial,
   type View,
   wayRows,
 } from "../../../core/index.js";
@@ -12,6 +16,9 @@ import { inSlices } from "./slices.js";
 
 /** A way is looked for so long, ms: on a frame with thousands of screens those that are found by then have to do. */
 const mostMs = 4_000;
+
+/** A mend is tried in so many states of each view, at most. */
+const mostTried = 50_000;
 
 /** Answers what is asked of one frame; no further than it is asked, and ways are found once for each view. */
 export class Answering {
@@ -40,7 +47,28 @@ export class Answering {
         return routesBetween(await this.points(question.view), question.from, question.to);
       case "table":
         return wayRows(await this.points(question.view));
+      case "mends": {
+        const tried: (TriedMend | null)[] = [];
+        for (const edit of question.edits) tried.push(await this.tried(edit));
+        return tried;
+      }
     }
+  }
+
+  /** What the app would be like with an edit made; null where that cannot be. */
+  private async tried(edit: Edit): Promise<TriedMend | null> {
+    const result = applyEdit(this.frame, edit);
+    if (!result.ok) return null;
+    const trying = new MendTrial(result.frame, { mostStates: mostTried });
+    const until = performance.now() + mostMs;
+    await inSlices(
+      (steps) => trying.advance(steps),
+      () => {
+        if (performance.now() > until) trying.leaveView();
+        return this.isOpen();
+      },
+    );
+    return trying.tried();
   }
 
   private async points(view: View): Promise<Standpoints> {

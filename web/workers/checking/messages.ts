@@ -1,11 +1,13 @@
 import type {
   CheckProgress,
   CheckReport,
+  Edit,
   Facts,
   FirstWays,
   Frame,
   Id,
   Route,
+  TriedMend,
   View,
   WayRow,
 } from "../../../core/index.js";
@@ -20,6 +22,8 @@ export interface Questions {
   routes: { view: View; from: Id; to: Id };
   /** Every way there is, and what taking it does. */
   table: { view: View };
+  /** What the app would be like with each of these edits made. */
+  mends: { edits: readonly Edit[] };
 }
 
 /** What is answered to each. */
@@ -28,6 +32,8 @@ export interface Answers {
   reach: Id[];
   routes: Route[];
   table: WayRow[];
+  /** Null for an edit that cannot be made. */
+  mends: (TriedMend | null)[];
 }
 
 export type Wanted = keyof Questions;
