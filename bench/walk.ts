@@ -1,3 +1,4 @@
+import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { applyEdit, checkedAtOnce, Checking, type Frame, type Node, sure, viewOf, Walk } from "../core/index.js";
@@ -6,8 +7,9 @@ import { readFrame } from "../shape/read.js";
 import { largeFrame } from "./frames.js";
 import { type Figure, timeOf } from "./measure.js";
 
+const fileOf = (name: string): string => join(import.meta.dirname, "..", "demo", `${name}.frame.json`);
 const demo = (name: string): Frame => {
-  const result = readFrame(readFileSync(join(import.meta.dirname, "..", "demo", `${name}.frame.json`), "utf8"));
+  const result = readFrame(readFileSync(fileOf(name), "utf8"));
   if (!result.ok) throw new Error(`the demo ${name} has faults`);
   return result.frame;
 };
@@ -88,6 +90,31 @@ const checkFigures = (): Figure[] => {
   ];
 };
 
+/** What a check of a demo takes on the command line, against a start of Node that does nothing: the best of some, by turns. */
+const startFigure = (): Figure => {
+  const bin = join(import.meta.dirname, "..", "bin", "handy-frame");
+  const taken = (...args: string[]): number => {
+    const began = performance.now();
+    const { status } = spawnSync(process.execPath, args, { stdio: "ignore" });
+    if (status !== 0) throw new Error(`${args.join(" ")} ended with ${status}`);
+    return performance.now() - began;
+  };
+  // the first one makes what later ones start from
+  const check = () => taken(bin, "check", fileOf("allotment"));
+  check();
+  let [value, bare] = [Infinity, Infinity];
+  for (let round = 0; round < 15; round += 1)
+    [value, bare] = [Math.min(value, check()), Math.min(bare, taken("-e", ""))];
+  return {
+    name: "a check of the demo on the command line",
+    value,
+    unit: "ms",
+    against: { name: "a bare start of Node", value: bare, ratio: value / bare },
+    goal: "at most 2.5 times",
+    met: value <= 2.5 * bare,
+  };
+};
+
 /** How fast every state that can be reached is gone through, against a walk over states as JSON text. */
 export const walkFigures = (): Figure[] => {
   const figures: Figure[] = [];
@@ -108,5 +135,5 @@ export const walkFigures = (): Figure[] => {
   };
   for (const name of ["allotment", "night-sky", "repair-cafe"]) add(`demo ${name}`, demo(name), 5);
   add("a generated frame", millionFrame(), 2);
-  return [...figures, ...checkFigures()];
+  return [...figures, ...checkFigures(), startFigure()];
 };

@@ -162,8 +162,13 @@ export class Interned {
     if (source >= 0) return source;
     const index = ~source >> 1;
     if ((source & 1) !== 0) return numbers[start + 1 + index] ?? nothing;
-    const { place, done, made } = sure(this.steps[index], "what is done to visits");
-    const lay = numbers[start + 1 + place] ?? nothing;
+    const { place } = sure(this.steps[index], "what is done to visits");
+    return this.visitsOnce(index, numbers[start + 1 + place] ?? nothing);
+  }
+
+  /** The number of visits once something is done to those of a number. */
+  private visitsOnce(index: number, lay: number): number {
+    const { done, made } = sure(this.steps[index], "what is done to visits");
     let after = made.get(lay);
     if (after === undefined) {
       const before = sure(this.visits.get(lay), "visits");

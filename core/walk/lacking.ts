@@ -17,16 +17,19 @@ const lacksIn = (frame: FixedFrame, facts: Facts, entry: Entry): boolean => {
 export class Lacking {
   private readonly inShapes: boolean[] = [];
   private readonly inEntries: boolean[][] = [];
+  private readonly mayBe: boolean;
 
   constructor(
     private readonly frame: FixedFrame,
     private readonly interned: Interned,
-  ) {}
+  ) {
+    this.mayBe = hasNeeds(frame);
+  }
 
   /** Whether one is in the state whose numbers begin there. */
   isIn(numbers: Int32Array, start: number): boolean {
     const { frame, interned } = this;
-    if (!hasNeeds(frame)) return false;
+    if (!this.mayBe) return false;
     const { id, places, state } = sure(interned.shapes[numbers[start] ?? 0], "a shape");
     if ((this.inShapes[id] ??= lacksIn(frame, state.facts, state.root))) return true;
     const known = (this.inEntries[interned.factsNumber(state.facts)] ??= []);

@@ -11,7 +11,7 @@ import { factChanges } from "./asked-facts.js";
 import { type Choice, choicesIn } from "./choices.js";
 
 /** What can be done in the states of a shape, and what is seen in them. */
-export interface Standing {
+export interface Standing<Outcome> {
   choices: readonly Choice[];
   /** How many of the choices are a person's or the screen's own; those after are facts that change. */
   own: number;
@@ -33,6 +33,8 @@ export interface Standing {
   isOutside: boolean;
   /** Nothing of the app may be shown. */
   isStuck: boolean;
+  /** What each choice was found to come to, kept by whoever asks that. */
+  outcomes: Outcome[];
 }
 
 /** Whether something on the top screen goes back: a strip, or an action. */
@@ -43,7 +45,7 @@ const showsBack = ({ frame, view }: Lens, { facts }: State, { headers, top }: Su
 };
 
 /** What can be done in a state, and what is seen in it. */
-export const standingIn = (lens: Lens, state: State): Standing => {
+export const standingIn = (lens: Lens, state: State): Standing<never> => {
   const own = choicesIn(lens, state);
   const changes = factChanges(lens.frame, state.facts).map((event): Choice => ({ events: [event], isFree: false }));
   const back = state.asking || state.outside ? null : backEvent(lens.frame, lens.view, state);
@@ -64,5 +66,7 @@ export const standingIn = (lens: Lens, state: State): Standing => {
     isAsking: state.asking !== null,
     isOutside,
     isStuck: isStuck(state),
+    // an object is read faster as it was made than once it was copied into another: each step of a walk reads one
+    outcomes: [],
   };
 };

@@ -29,10 +29,8 @@ interface Outcome {
   lostIn: Came["lostIn"];
   isPassed: boolean;
 }
-/** What is known of the states of a shape, and of what is done in them. */
-interface Known extends Standing {
-  outcomes: Answers<Outcome>[];
-}
+/** What is known of the states of a shape. */
+type Known = Standing<Answers<Outcome>>;
 
 const stays = -1;
 const beyond = -2;
@@ -174,7 +172,7 @@ export class Walk {
   }
 
   /** Whether a state shows a screen that no state before it showed: where there is room for no more, it is gone on to for that. */
-  private isNews({ screens, top }: Standing): boolean {
+  private isNews({ screens, top }: Known): boolean {
     const [all, tops] = [screens.filter((id) => !this.reached.has(id) && !this.awaited.has(id)), this.awaitedOnTop];
     const isTopNew = top !== null && !this.onTop.has(top) && !tops.has(top);
     for (const id of all) this.awaited.add(id);
@@ -199,7 +197,7 @@ export class Walk {
     const hidden = new Hidden();
     const state = interned.stateOf(sure(interned.shapes[shape], "a shape"), numbers, start + 1, hidden);
     this.asked += 1;
-    const standing: Known = { ...standingIn(lens, state), outcomes: [] };
+    const standing: Known = standingIn(lens, state);
     return known.keep(numbers, start + 1, hidden.asked, standing);
   }
 
@@ -226,7 +224,7 @@ export class Walk {
     return { state, hidden };
   }
 
-  private ask(start: number, { choices, top }: Standing, choice: number, known: Answers<Outcome>): Outcome {
+  private ask(start: number, { choices, top }: Known, choice: number, known: Answers<Outcome>): Outcome {
     const { states, interned } = this;
     const shape = interned.shapes[states.numbers[start] ?? 0];
     const { state: before, hidden } = this.coveredAt(start);
@@ -299,7 +297,7 @@ export class Walk {
   }
 
   /** What Back came to. */
-  private wentBack(state: number, { top, back }: Standing, choice: number, next: number, isPassed: boolean): void {
+  private wentBack(state: number, { top, back }: Known, choice: number, next: number, isPassed: boolean): void {
     if (top === null || next < 0) return;
     const after = this.standing(next);
     if (isPassed) this.seen.see("passed", after.top, state, choice);
