@@ -5,6 +5,7 @@ import type { Frame } from "../frame/types.js";
 import { plainFrame } from "../frame/write.js";
 import { launch, step } from "../navigate/step.js";
 import { anyFrame } from "../testing/arbitrary.js";
+import { frameOf, hub, opening, screen, stack } from "../testing/frames.js";
 import { checkExamples } from "../testing/check-examples.js";
 import { sure } from "../frame/sure.js";
 import { viewInBand, walkedClasses } from "../walk/classes.js";
@@ -64,6 +65,26 @@ describe.each(rules)("$code", ({ code }) => {
       }
     }
   });
+});
+
+test("the foot of a sheet that covers its tab alone lies under a floating bar too, and not that of one that covers the bar", () => {
+  const sheet = (over: "region" | "all"): Frame =>
+    frameOf({
+      app: stack(["home"]),
+      home: hub(["loansTab", "books"], { floating: true }),
+      loansTab: stack(["loans", "late"]),
+      loans: screen({ actions: [opening("late")] }),
+      late: screen({
+        opens: "sheet",
+        over,
+        actions: [{ id: "done", label: "Done", place: "footer", do: { kind: "back" } }],
+      }),
+      books: screen(),
+    });
+  const [found, ...more] = ofRule(sheet("region"), "floating-covers");
+  expect([found?.node, found?.key, more]).toEqual(["late", "over", []]);
+  expect(found?.mends.map(({ edit }) => edit)).toMatchObject([{ node: "late", key: "over", value: "all" }]);
+  expect(ofRule(sheet("all"), "floating-covers")).toEqual([]);
 });
 
 describe("what is silenced", () => {
