@@ -96,6 +96,7 @@ await take("change.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light",
 await take("checks.png", "/f/allotment-diary/checks", "light", [
   '[data-walk="done"]',
   '[data-finding="draft-lost"] button',
+  '[data-finding="draft-lost"] [data-tried]',
 ]);
 await take("routes.png", "/f/allotment-diary/plan?at=details&in=meTab", "light", [
   '[data-node="offer"]',
