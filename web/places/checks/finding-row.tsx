@@ -106,7 +106,7 @@ function FindingMore({ frame, finding, isOffered, playing }: FindingMoreProps) {
           <p className="text-ink-2">
             <span className="font-semibold text-ink">{label}</span>: {says}
           </p>
-          {isOffered && <TriedLine verdict={tried[i] ?? null} />}
+          {isOffered && <TriedLine verdict={tried[i]} />}
         </div>
       ))}
       {show && playing && playing.steps.length > 0 && (
@@ -153,9 +153,14 @@ function FindingMore({ frame, finding, isOffered, playing }: FindingMoreProps) {
   );
 }
 
-/** What a mend was found to come to; null while it is tried. */
-function TriedLine({ verdict }: { verdict: MendVerdict | null }) {
-  if (!verdict) return <p className="text-[12.5px] text-ink-2">It is being tried …</p>;
+/** What a mend was found to come to; undefined while it is tried, null where the frame has become such that it cannot be made. */
+function TriedLine({ verdict }: { verdict: MendVerdict | null | undefined }) {
+  if (!verdict)
+    return (
+      <p className="text-[12.5px] text-ink-2">
+        {verdict === null ? "It cannot be made any more: the frame has changed." : "It is being tried …"}
+      </p>
+    );
   const { isClean, says } = verdict;
   return (
     <p data-tried={isClean ? "clean" : "not"} className="text-[12.5px] text-ink-2">
