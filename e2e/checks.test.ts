@@ -32,8 +32,10 @@ test("the demo is walked: what is proved, what is wrong, and how far each screen
 
 test("a screen without a way back is found, shown on the device, mended by its button, and gone", async () => {
   const id = await changed((frame) => {
-    const photo = frame.nodes.photo!;
-    if (photo.kind !== "screen") throw new Error("the photo is no screen");
+    const { photo, splash } = frame.nodes;
+    if (photo?.kind !== "screen" || splash?.kind !== "screen") throw new Error("no screens");
+    // it is to be seen, however slow the machine
+    splash.after!.ms = 600_000;
     frame.targets = frame.targets!.map(({ edgeSwipe: _, ...target }) => target);
     delete photo.actions;
     photo.header = "off";

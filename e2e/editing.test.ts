@@ -1,5 +1,5 @@
 import { blank, chooseRoot, chosen, list, listed, node, open, screensOf } from "./listed.js";
-import { eachIn, type Person, shelve, type World } from "./world.js";
+import { demo, eachIn, type Person, shelve, type World } from "./world.js";
 
 let world: World;
 let me: Person;
@@ -133,6 +133,32 @@ test("a setting is made on many at once, and its mark tells where it is set othe
   await me.click(node("trips"));
   await me.keys("Shift+ArrowDown", "Shift+ArrowDown");
   await me.read("h2", "3 chosen");
+});
+
+test("of two fields changed faster than the bench is drawn, both changes stand", async () => {
+  const id = await shelve(world, demo("allotment"));
+  await me.go(`/f/${id}/plan?at=splash&in=app`);
+  await me.group("out");
+  const leads = 'select[aria-label="Where what it does by itself leads"]';
+  const opens = 'select[aria-label="How what it does by itself opens"]';
+  await me.see(opens);
+  await me.page.evaluate(
+    async (...picks) => {
+      for (const [css, value] of picks) {
+        const select = document.querySelector<HTMLSelectElement>(css)!;
+        select.dispatchEvent(new KeyboardEvent("keydown", { bubbles: true, key: value[0]! }));
+        select.value = value;
+        select.dispatchEvent(new Event("change", { bubbles: true }));
+        // what is urgent is drawn between two keys, and what follows is not
+        await Promise.resolve();
+      }
+    },
+    [leads, "photo"] as const,
+    [opens, "clear"] as const,
+  );
+  await me.page.waitForFunction((css) => document.querySelector<HTMLSelectElement>(css)!.value === "photo", {}, leads);
+  const { splash } = (await me.frame(id)).nodes;
+  expect(splash).toMatchObject({ after: { do: { to: "photo", how: "clear" } } });
 });
 
 test("what differs by view is set cell by cell, on one node or on several, and made the same again with one press", async () => {

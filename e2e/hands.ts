@@ -179,21 +179,17 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
       await me.keys(isBox ? "Space" : "Enter");
     },
     pick: async (selector, value, label) => {
-      // a browser forgets what was typed of a name when the machine stands still in the middle of it: it is typed again
+      const isPicked = () => me.page.$eval(selector, (select, is) => (select as HTMLSelectElement).value === is, value);
+      // a browser forgets what was typed of a name when the machine stands still in the middle of it: it is typed again;
+      // and what is picked already is not typed, as its first letter alone would pick the next of that letter
       for (let i = 0; i < 8; i += 1) {
         await tabTo(selector);
+        if (await isPicked()) return;
         await me.type(label);
-        const isPicked = await me.page
-          .waitForFunction(
-            (css, is) => document.querySelector<HTMLSelectElement>(css)?.value === is,
-            { timeout: 1500 },
-            selector,
-            value,
-          )
-          .then(() => true)
-          .catch(() => false);
-        if (isPicked) return;
+        // fields are drawn as the frame is at the first key of any kind
+        await me.keys("Shift");
       }
+      if (await isPicked()) return;
       throw new Error(`${label} is not picked in ${selector}`);
     },
     option: async (choice, text) => {

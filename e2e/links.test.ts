@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { startingShapes } from "../core/index.js";
+import { type Frame, startingShapes } from "../core/index.js";
 import { eachIn, type Person, shelve, type World } from "./world.js";
 import { Served } from "./served.js";
 
@@ -42,7 +42,9 @@ const act = (id: string) => me.click(`[data-device] [data-action="${id}"]`);
 const value = (selector: string) => me.page.$eval(selector, (input) => (input as HTMLInputElement).value);
 
 test("a splash counts down and goes on, and can be held", async () => {
-  await me.go(plan);
+  // long enough that a machine which stands still does not miss it
+  const slow = JSON.parse(readFileSync(demo, "utf8").replace('"ms": 1200', '"ms": 600000')) as Frame;
+  await me.go(`/f/${await shelve(world, slow)}/plan`);
   await me.waitTop("splash");
   await me.press("[data-device] button", "hold");
   await me.read('[role="timer"]', "held at");

@@ -1,6 +1,7 @@
-import { useDeferredValue, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { useEditing, useLive } from "../../app/open-frame.js";
 import { BenchFoot, type Tool } from "./bench/bench-foot.js";
+import { useFollowing } from "./bench/use-following.js";
 import { useIsBeside } from "./bench/bench-shape.js";
 import { PlanTree } from "./drawing/plan-tree.js";
 import { pressOn } from "./acting/press.js";
@@ -46,9 +47,9 @@ export function Plan() {
   const renaming = useRenaming(chosen, takesFocus);
   const [tool, setTool] = useState<Tool | null>(null);
   // pictures and the bench follow when the plan itself and the device are painted
-  const deferred = useDeferredValue(frame);
+  const { deferred, frame: followed, touched } = useFollowing(frame);
   // what is chosen has just been made, or has another id: the bench cannot wait, or a field on it would lose the focus
-  const onBench = chosen && !Object.hasOwn(deferred.nodes, chosen.id) ? frame : deferred;
+  const onBench = chosen && !Object.hasOwn(followed.nodes, chosen.id) ? frame : followed;
   const reached = useReached(deferred, view);
 
   const make = useMakeHere(takesFocus);
@@ -90,6 +91,7 @@ export function Plan() {
       <BenchFoot
         tool={tool}
         onTool={setTool}
+        touched={touched}
         make={make}
         adding={adding}
         taking={taking}

@@ -15,6 +15,7 @@ import { beginList } from "../panels/list-text.js";
 import { Said } from "../../../app/said.js";
 import { Ledge } from "./ledge.js";
 import { NothingChosen } from "./nothing-chosen.js";
+import type { Following } from "./use-following.js";
 import { later } from "../../../parts/later.js";
 import { Part } from "../../../parts/part.js";
 
@@ -46,11 +47,12 @@ export interface BenchFootProps {
   onChoose: (chosen: Chosen, also?: readonly Chosen[]) => void;
   tool: Tool | null;
   onTool: (tool: Tool | null) => void;
+  touched: Following["touched"];
 }
 
 /** The foot of the plan: what there is to say, and the bench with everything about what is chosen. */
 export function BenchFoot(props: BenchFootProps) {
-  const { frame, view, chosen, others, make, tool, onTool } = props;
+  const { frame, view, chosen, others, make, tool, onTool, touched } = props;
   const { selection } = useOpenFrame();
   const leave = leavesTool(onTool);
   const isBeside = useIsBeside();
@@ -58,6 +60,7 @@ export function BenchFoot(props: BenchFootProps) {
   return (
     <section
       aria-label="Bench"
+      {...touched}
       className={`relative flex min-w-0 shrink-0 flex-col border-ink bg-plate-1 ${isBeside ? "border-l" : "border-t"}`}
       // as large whatever is chosen: choosing moves nothing on the plan
       style={isBeside ? { width } : { height, maxHeight: "70%" }}
