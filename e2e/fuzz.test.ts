@@ -60,11 +60,13 @@ const pressOne = async (css: string, share: number) =>
 const rounds = 8;
 const steps = 250;
 
-test(`of ${rounds * steps} random keys and presses none edits what the person did not mean`, async () => {
-  await watchEdits(me.page);
-  const wrong: string[] = [];
-  let made = 0;
-  for (let round = 0; round < rounds; round += 1) {
+let made = 0;
+
+test.each(Array.from({ length: rounds }, (_, round) => round))(
+  `of ${steps} random keys and presses none edits what the person did not mean: round %i`,
+  async (round) => {
+    await watchEdits(me.page);
+    const wrong: string[] = [];
     const next = numbers(round * 7919 + Number(process.env.LAWS_SEED ?? 17));
     await listed(world, me, `Fuzzed ${round}`);
     await me.click(node("map"));
@@ -92,15 +94,16 @@ test(`of ${rounds * steps} random keys and presses none edits what the person di
       const edits = await editsSince(me.page);
       made += edits.length;
       lately.push(`${focus.kind} ${focus.name}: ${did}`);
-      if (edits.length > 0 && !may)
-        wrong.push(`round ${round}, step ${i}: ${edits.join(", ")} after ${lately.slice(-4).join(" | ")}`);
+      if (edits.length > 0 && !may) wrong.push(`step ${i}: ${edits.join(", ")} after ${lately.slice(-4).join(" | ")}`);
       if (new URL(me.page.url()).pathname !== pathname) {
         await me.page.goBack();
         await me.see("[data-node]");
       }
     }
-  }
-  expect(wrong).toEqual([]);
-  // what edits does so: not everything was refused
+    expect(wrong).toEqual([]);
+  },
+);
+
+test("what edits does so: not everything was refused", () => {
   expect(made).toBeGreaterThan(50);
-}, 240_000);
+});
