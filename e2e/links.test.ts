@@ -1,7 +1,5 @@
-import { readFileSync } from "node:fs";
-import { join } from "node:path";
-import { type Frame, startingShapes } from "../core/index.js";
-import { eachIn, type Person, shelve, type World } from "./world.js";
+import { startingShapes } from "../core/index.js";
+import { demo, eachIn, lingering, type Person, shelve, type World } from "./world.js";
 import { Served } from "./served.js";
 
 let me: Person;
@@ -13,7 +11,6 @@ eachIn((person, its) => {
 
 const plan = "/f/allotment-diary/plan";
 const links = "/f/allotment-diary/links";
-const demo = join(import.meta.dirname, "..", "demo", "allotment.frame.json");
 const line = 'input[aria-label^="Address of the screen"]';
 const tryLine = 'input[aria-label="Link to try"]';
 
@@ -42,9 +39,7 @@ const act = (id: string) => me.click(`[data-device] [data-action="${id}"]`);
 const value = (selector: string) => me.page.$eval(selector, (input) => (input as HTMLInputElement).value);
 
 test("a splash counts down and goes on, and can be held", async () => {
-  // long enough that a machine which stands still does not miss it
-  const slow = JSON.parse(readFileSync(demo, "utf8").replace('"ms": 1200', '"ms": 600000')) as Frame;
-  await me.go(`/f/${await shelve(world, slow)}/plan`);
+  await me.go(`/f/${await shelve(world, lingering("allotment"))}/plan`);
   await me.waitTop("splash");
   await me.press("[data-device] button", "hold");
   await me.read('[role="timer"]', "held at");
@@ -206,7 +201,7 @@ test("an app without addresses says so in its links, and any link is tried there
 });
 
 test("the links are worked by keys alone: a link is tried, another way chosen, a case kept and undone", async () => {
-  await me.go(`/f/${await shelve(world, JSON.parse(readFileSync(demo, "utf8")))}/links`);
+  await me.go(`/f/${await shelve(world, demo("allotment"))}/links`);
   await me.see(tryLine);
   const has = (selector: string) => me.page.evaluate((of) => document.activeElement?.matches(of) ?? false, selector);
   /** Goes on by Tab until what CSS names has the focus. */

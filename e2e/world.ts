@@ -219,6 +219,13 @@ export const eachIn = (begin: (person: Person, world: World) => void, own?: Serv
 export const demo = (name: string): Frame =>
   JSON.parse(readFileSync(join(import.meta.dirname, "..", "demo", `${name}.frame.json`), "utf8")) as Frame;
 
+/** The same with screens that go on by themselves only after ten minutes: what is tested of them is seen by the slowest machine. */
+export const lingering = (name: string): Frame => {
+  const frame = demo(name);
+  for (const node of Object.values(frame.nodes)) if (node.kind === "screen" && node.after) node.after.ms = 600_000;
+  return frame;
+};
+
 /** Puts a frame on the shelf and answers its id. */
 export const shelve = async (world: World, frame: unknown): Promise<string> => {
   const response = await fetch(new URL("/api/frames", world.served.url), {
