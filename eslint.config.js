@@ -42,6 +42,7 @@ export default tseslint.config(
       globals: {
         process: "readonly",
         require: "readonly",
+        Buffer: "readonly",
         module: "writable",
         __dirname: "readonly",
         __filename: "readonly",
@@ -49,7 +50,7 @@ export default tseslint.config(
     },
     rules: { "@typescript-eslint/no-require-imports": "off" },
   },
-  { files: ["scripts/**", "bench/**", "server/app.ts"], rules: { "no-console": "off" } },
+  { files: ["scripts/**", "bench/**", "faults/**", "server/app.ts"], rules: { "no-console": "off" } },
   { files: ["**/*.test.ts"], rules: { "@typescript-eslint/no-explicit-any": "off" } },
   {
     files: ["e2e/*.test.ts"],

@@ -1,11 +1,13 @@
 import { codeOf } from "../server/errors.js";
-import type { Command } from "commander";
+import { type Command, Option } from "commander";
+import { type Sync, syncs } from "../server/database/sync.js";
 import { Unusable } from "./unusable.js";
 
 interface StartOptions {
   port: string;
   host: string;
   data: string;
+  sync: Sync;
 }
 
 const start = async (files: string[], options: StartOptions): Promise<void> => {
@@ -20,6 +22,7 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
       port,
       host: options.host,
       data: options.data,
+      sync: options.sync,
       say: (line) => process.stdout.write(`${line}\n`),
     });
   } catch (error) {
@@ -42,5 +45,13 @@ export const addStart = (program: Command): void => {
     .option("--port <number>", "the port; 0 takes any free one", "4860")
     .option("--host <name>", "the address to listen on", "127.0.0.1")
     .option("--data <folder>", "where the frames are kept", process.env.HANDY_FRAME_DATA ?? "data")
+    .addOption(
+      new Option(
+        "--sync <when>",
+        "when what was accepted is on the disk, so that a power cut does not lose it: before it is acknowledged, within a second, or whenever the system writes it",
+      )
+        .choices(syncs)
+        .default("each"),
+    )
     .action(start);
 };

@@ -16,6 +16,7 @@ const { url, stop } = await serve({
   port: 0,
   host: "127.0.0.1",
   data: mkdtempSync(join(tmpdir(), "handy-frame-pictures-")),
+  sync: "never",
   say: () => undefined,
 });
 const browser = await openBrowser();

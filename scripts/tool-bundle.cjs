@@ -59,7 +59,10 @@ const build = async (folder) => {
       outdir: making,
       external: Object.keys(dependencies).filter((name) => !inside.has(name)),
       // what is read beside a source file lies where that does
-      define: { "import.meta.url": JSON.stringify(pathToFileURL(join(root, "server", "any.ts")).href) },
+      define: {
+        "import.meta.url": JSON.stringify(pathToFileURL(join(root, "server", "any.ts")).href),
+        "process.env.HANDY_FRAME_THREAD": JSON.stringify(join(folder, "thread.mjs")),
+      },
       minifyWhitespace: true,
       minifySyntax: true,
       logLevel: "error",
@@ -75,7 +78,7 @@ const build = async (folder) => {
     });
     await bundle({
       ...common,
-      entryPoints: ["cli/main.ts"],
+      entryPoints: { main: "cli/main.ts", thread: "server/database/thread.ts" },
       splitting: true,
       format: "esm",
       outExtension: { ".js": ".mjs" },

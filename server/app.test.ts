@@ -2,17 +2,17 @@ import { connect, type AddressInfo } from "node:net";
 import type { Server } from "node:http";
 import { jest } from "@jest/globals";
 import request from "supertest";
-import type { PGlite } from "@electric-sql/pglite";
+import type { Database } from "./database/database.js";
 import type { Express } from "express";
 import { editBetween, equal, plainFrame, type Edit } from "../core/index.js";
 import { frameOf, screen, stack, tabbed } from "../core/testing/frames.js";
-import { cleanUp } from "./clean-up.js";
+import { cleanUp } from "./database/clean-up.js";
 import { memoryApp } from "./testing/server.js";
 import type { FrameStore } from "./frames/store.js";
 
 let app: Express;
 let store: FrameStore;
-let database: PGlite;
+let database: Database;
 let broken: unknown[];
 
 beforeAll(async () => {

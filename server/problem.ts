@@ -1,3 +1,4 @@
+import { Away } from "./database/away.js";
 import { codeOf, messageOf } from "./errors.js";
 import type { ErrorRequestHandler, RequestHandler, Response } from "express";
 import type { Fault } from "../core/index.js";
@@ -14,10 +15,17 @@ const catalogue = {
   "no-route": [404, "There is nothing at this address"],
   "no-match": [428, "Say which revision the edits were made on, by If-Match"],
   stale: [412, "The frame has gone on since"],
+  "sent-before": [409, "An edit was sent before"],
   "too-large": [413, "The body is larger than 4 MB"],
   "wrong-host": [421, "This server does not answer for that host name"],
   "wrong-origin": [403, "Writes are taken from this server's own pages alone"],
+  "key-wanted": [401, "This server asks for a key"],
+  "wrong-key": [403, "The key is not right"],
+  "look-only": [403, "This frame is shown to be looked at"],
+  "too-many-tries": [429, "Too many wrong keys were tried"],
   stopping: [503, "The server is stopping"],
+  "no-answer": [503, "The database does not answer"],
+  "no-room": [507, "There is no room on the server's disk"],
   "not-kept": [500, "The database cannot keep this"],
   broken: [500, "Something went wrong in the server"],
 } as const;
@@ -31,13 +39,14 @@ export class Problem extends Error {
   constructor(
     readonly code: ProblemCode,
     readonly detail: string,
-    readonly more: { faults?: Fault[]; revision?: number; missed?: unknown[] } = {},
+    readonly more: { faults?: Fault[]; revision?: number; missed?: unknown[]; keys?: string[]; after?: number } = {},
   ) {
     super(detail);
     this.status = catalogue[code][0];
   }
 
   send(response: Response): void {
+    if (this.more.after !== undefined) response.set("Retry-After", String(this.more.after));
     response
       .status(this.status)
       .type("application/problem+json")
@@ -70,6 +79,8 @@ export const sendProblems =
     if (typeof status === "number" && status >= 400 && status < 500)
       return new Problem("wrong-form", messageOf(error)).send(response);
     log(error);
+    if (error instanceof Away)
+      return new Problem(error.reason === "no room" ? "no-room" : "no-answer", error.message).send(response);
     // what the database says of a value is about that value: a SQLSTATE of its class 22, such as 22021 (PostgreSQL, Appendix A)
     const code = codeOf(error);
     if (code !== undefined && /^22[0-9A-Z]{3}$/.test(code))

@@ -2,8 +2,9 @@ import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import pino from "pino";
 import { createApp } from "./app.js";
-import { cleanUp } from "./clean-up.js";
-import { isMade, openDatabase } from "./database.js";
+import { cleanUp } from "./database/clean-up.js";
+import { isMade, openDatabase } from "./database/open.js";
+import type { Sync } from "./database/sync.js";
 import { holdFolder } from "./folder/hold.js";
 import { upgradeFrames } from "./frames/upgrade.js";
 import { FrameStore } from "./frames/store.js";
@@ -17,6 +18,8 @@ export interface ServeOptions {
   host: string;
   /** The data folder. */
   data: string;
+  /** When what is acknowledged is on the disk. */
+  sync: Sync;
   /** Where progress goes. */
   say: (line: string) => void;
 }
@@ -47,7 +50,7 @@ export const serve = async (options: ServeOptions): Promise<Serving> => {
 };
 
 const begin = async (
-  { files, port, host, data, say }: ServeOptions,
+  { files, port, host, data, sync, say }: ServeOptions,
   ends: (() => unknown)[],
   stop: () => Promise<void>,
 ): Promise<string> => {
@@ -67,7 +70,7 @@ const begin = async (
   if (!isMade(data)) await refuseUnusable(given, async () => false, say);
   await readyPage(say);
   ends.push(await holdFolder(data, say, onLost));
-  const database = await openDatabase(data, say);
+  const database = await openDatabase({ folder: data, sync, say });
   ends.push(() => database.close());
   await upgradeFrames(database, say);
   const store = new FrameStore(database);

@@ -98,6 +98,7 @@ export const saveRequest = Joi.object({
     )
     .min(1)
     .max(500)
+    .unique("key")
     .required(),
 }).required();
 

@@ -3,7 +3,7 @@ import { once } from "node:events";
 import { mkdir, mkdtemp, readdir, readFile, rename, rm, rmdir, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { PGlite } from "@electric-sql/pglite";
+import type { Database } from "../database/database.js";
 import { type Edit, equal, plainFrame, writeFrame } from "../../core/index.js";
 import { tabbed } from "../../core/testing/frames.js";
 import type { FrameStore, Happening } from "../frames/store.js";
@@ -11,7 +11,7 @@ import { type Replacing, replacing } from "./write-whole.js";
 import { memoryApp } from "../testing/server.js";
 
 let store: FrameStore;
-let database: PGlite;
+let database: Database;
 let folder: string;
 let path: string;
 let told: Happening[];

@@ -1,4 +1,4 @@
-import type { PGlite } from "@electric-sql/pglite";
+import type { Database } from "../database/database.js";
 import type { Express } from "express";
 import fc from "fast-check";
 import request from "supertest";
@@ -8,7 +8,7 @@ import { applyChecked } from "../../shape/edits.js";
 import { memoryApp } from "../testing/server.js";
 
 let app: Express;
-let database: PGlite;
+let database: Database;
 let broken: unknown[];
 
 beforeAll(async () => {

@@ -1,6 +1,6 @@
 import { sure } from "../../core/index.js";
 import type { Response } from "express";
-import type { FrameStore, Happening } from "./store.js";
+import type { FrameHappening, FrameStore } from "./store.js";
 
 /** A reader that is so far behind does not read: it is cut, and comes again with what it knows, bytes. */
 const mostBehind = 1024 * 1024;
@@ -17,7 +17,7 @@ export const follow = async (
   since: number | null,
   response: Response,
 ): Promise<void> => {
-  const waiting: Happening[] = [];
+  const waiting: FrameHappening[] = [];
   let known: number | null = null;
   let allowed = mostBehind;
   const write = (text: string): void => {
@@ -25,7 +25,7 @@ export const follow = async (
     response.write(text);
     if (response.writableLength > allowed) response.destroy();
   };
-  const send = (happening: Happening): void => {
+  const send = (happening: FrameHappening): void => {
     if (known === null) return void waiting.push(happening);
     if (happening.kind === "revisions") {
       // what it has by now already need not be told again
@@ -36,8 +36,16 @@ export const follow = async (
     }
     write(`id: ${known}\ndata: ${JSON.stringify(happening)}\n\n`);
   };
+  /** Tells what may not have been heard; a reader that cannot be told comes again with what it knows. */
+  const catchUp = async (): Promise<void> => {
+    const missed = await store.missed(id, sure(known));
+    const newest = missed.at(-1)?.number;
+    if (newest !== undefined) send({ kind: "revisions", frame: id, revision: newest, edits: missed });
+  };
   const deaf = store.listen((happening) => {
-    if (happening.frame === id) send(happening);
+    if (happening.kind === "unheard") {
+      if (known !== null) void catchUp().catch(() => response.destroy());
+    } else if (happening.frame === id) send(happening);
   });
   const beat = setInterval(() => write(": beat\n\n"), beatEvery);
   beat.unref();

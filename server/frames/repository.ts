@@ -1,5 +1,6 @@
-import { type Edit, type Frame, presentFormat } from "../../core/index.js";
-import type { Sql } from "../database.js";
+import { createHash } from "node:crypto";
+import { type Edit, type Frame, presentFormat, sure } from "../../core/index.js";
+import type { Sql } from "../database/database.js";
 
 /** A frame's row. */
 export interface FrameRow {
@@ -49,13 +50,21 @@ export const listFrames = async (sql: Sql): Promise<FrameRow[]> =>
 export const findFrame = async (sql: Sql, id: string, lock = false): Promise<FrameRow | undefined> =>
   (await sql.query<FrameRow>(`select ${columns} from frames where id = $1 ${lock ? "for update" : ""}`, [id])).rows[0];
 
-export const insertFrame = async (sql: Sql, id: string, name: string): Promise<boolean> =>
-  (
-    await sql.query("insert into frames (id, name, revision) values ($1, $2, 0) on conflict do nothing returning id", [
-      id,
-      name,
-    ])
-  ).rows.length > 0;
+/** A row for a new frame at its first revision; its id is the name's, with a number where there is one of that. Which number comes next is kept, so that it takes as long for the thousandth of a name. */
+export const insertFrame = async (sql: Sql, slug: string, name: string): Promise<string> => {
+  for (;;) {
+    const { rows } = await sql.query<{ number: number }>(
+      "insert into ids as kept (slug, number) values ($1, 1) on conflict (slug) do update set number = kept.number + 1 returning number",
+      [slug],
+    );
+    const { number } = sure(rows[0]);
+    const made = await sql.query<{ id: string }>(
+      "insert into frames (id, name, revision) values ($1, $2, 1) on conflict do nothing returning id",
+      [number === 1 ? slug : `${slug}-${number}`, name],
+    );
+    if (made.rows[0]) return made.rows[0].id;
+  }
+};
 
 export const setRevision = async (sql: Sql, id: string, revision: number, name: string): Promise<void> => {
   await sql.query("update frames set revision = $2, name = $3, changed = now() where id = $1", [id, revision, name]);
@@ -75,20 +84,35 @@ export const setFile = async (sql: Sql, id: string, file: string, revision: numb
   await sql.query("update frames set file = $2, file_revision = $3 where id = $1", [id, file, revision]);
 };
 
-export const insertRevision = async (sql: Sql, frame: string, revision: NewRevision): Promise<void> => {
+/** What a revision is known by to be as it was written: SHA-256 over its frame, number and key and its texts, by lines. */
+export const sumOf = (frame: string, number: number, key: string, texts: readonly (string | null)[]): string =>
+  createHash("sha256")
+    .update([frame, number, key, ...texts.map((text) => text ?? "")].join("\n"))
+    .digest("hex");
+
+/** Several revisions by one statement. */
+export const insertRevisions = async (sql: Sql, frame: string, revisions: readonly NewRevision[]): Promise<void> => {
+  const made = revisions.map(({ number, key, label, edit, inverse, snapshot }) => {
+    const texts = [json(edit), json(inverse), json(snapshot)] as const;
+    return [number, key, label, ...texts, sumOf(frame, number, key, texts)] as const;
+  });
   await sql.query(
-    "insert into revisions (frame, number, key, label, edit, inverse, snapshot) values ($1, $2, $3, $4, $5::text::json, $6::text::json, $7::text::json)",
-    [
-      frame,
-      revision.number,
-      revision.key,
-      revision.label,
-      json(revision.edit),
-      json(revision.inverse),
-      json(revision.snapshot),
-    ],
+    `insert into revisions (frame, number, key, label, edit, inverse, snapshot, sum)
+     select $1, number, key, label, edit::json, inverse::json, snapshot::json, sum
+     from unnest($2::integer[], $3::text[], $4::text[], $5::text[], $6::text[], $7::text[], $8::text[])
+       as new (number, key, label, edit, inverse, snapshot, sum)`,
+    [frame, ...([0, 1, 2, 3, 4, 5, 6] as const).map((column) => made.map((row) => row[column]))],
   );
 };
+
+/** Those of these keys that edits of the frame have. */
+export const knownKeys = async (sql: Sql, frame: string, keys: readonly string[]): Promise<string[]> =>
+  (
+    await sql.query<{ key: string }>("select key from revisions where frame = $1 and key = any($2::text[])", [
+      frame,
+      keys,
+    ])
+  ).rows.map(({ key }) => key);
 
 /** The newest first; `before` (exclusive) pages on. */
 export const listRevisions = async (sql: Sql, frame: string, before: number, most: number): Promise<RevisionRow[]> =>
@@ -128,6 +152,7 @@ export const recentKeys = async (sql: Sql, frame: string, most: number): Promise
 /** All of a revision that has a format. */
 export interface StoredRevision {
   number: number;
+  key: string;
   edit: Edit | null;
   inverse: Edit | null;
   snapshot: Frame | null;
@@ -146,19 +171,77 @@ export const olderFrames = async (sql: Sql): Promise<string[]> =>
 export const storedRevisions = async (sql: Sql, frame: string): Promise<StoredRevision[]> =>
   (
     await sql.query<StoredRevision>(
-      "select number, edit, inverse, snapshot from revisions where frame = $1 order by number",
+      "select number, key, edit, inverse, snapshot from revisions where frame = $1 order by number",
       [frame],
     )
   ).rows;
 
 /** Puts a revision in another format in the place of the one that was stored. */
 export const putRevision = async (sql: Sql, frame: string, revision: StoredRevision): Promise<void> => {
-  const { number, edit, inverse, snapshot } = revision;
+  const { number, key, edit, inverse, snapshot } = revision;
+  const texts = [json(edit), json(inverse), json(snapshot)];
   await sql.query(
-    "update revisions set edit = $3::text::json, inverse = $4::text::json, snapshot = $5::text::json where frame = $1 and number = $2",
-    [frame, number, json(edit), json(inverse), json(snapshot)],
+    "update revisions set edit = $3::text::json, inverse = $4::text::json, snapshot = $5::text::json, sum = $6 where frame = $1 and number = $2",
+    [frame, number, ...texts, sumOf(frame, number, key, texts)],
   );
 };
+
+/** A revision as it is written, each of its values as the text it is stored as. */
+export interface WrittenRevision {
+  number: number;
+  key: string;
+  label: string;
+  made: Date;
+  edit: string | null;
+  inverse: string | null;
+  snapshot: string | null;
+  sum: string;
+}
+
+/** Puts a frame's row as it was written elsewhere. */
+export const putFrame = async (
+  sql: Sql,
+  {
+    id,
+    name,
+    revision,
+    made,
+    changed,
+    deleted,
+  }: Pick<FrameRow, "id" | "name" | "revision"> & Record<"made" | "changed", string> & { deleted: string | null },
+): Promise<void> => {
+  await sql.query("insert into frames (id, name, revision, made, changed, deleted) values ($1, $2, $3, $4, $5, $6)", [
+    id,
+    name,
+    revision,
+    made,
+    changed,
+    deleted,
+  ]);
+};
+
+/** Puts a revision as it was written elsewhere. */
+export const putWritten = async (
+  sql: Sql,
+  frame: string,
+  { number, key, label, made, edit, inverse, snapshot, sum }: Omit<WrittenRevision, "made"> & { made: string },
+): Promise<void> => {
+  await sql.query(
+    `insert into revisions (frame, number, key, label, made, edit, inverse, snapshot, sum)
+     values ($1, $2, $3, $4, $5, $6::text::json, $7::text::json, $8::text::json, $9)`,
+    [frame, number, key, label, made, edit, inverse, snapshot, sum],
+  );
+};
+
+/** So many revisions after one, the oldest first. */
+export const writtenAfter = async (sql: Sql, frame: string, number: number, most: number): Promise<WrittenRevision[]> =>
+  (
+    await sql.query<WrittenRevision>(
+      `select number, key, label, made, edit::text, inverse::text, snapshot::text, sum
+       from revisions where frame = $1 and number > $2 order by number limit $3`,
+      [frame, number, most],
+    )
+  ).rows;
 
 /** The newest snapshot at or before a revision, and the edits from there up to it. */
 export const snapshotBefore = async (

@@ -5,7 +5,8 @@ import { readFrame, readFrameValue } from "../../shape/read.js";
 import { bytesOf, readBody } from "../body.js";
 import { Problem } from "../problem.js";
 import { follow } from "./live.js";
-import type { FrameStore, Head } from "./store.js";
+import type { Head } from "./revisions.js";
+import type { FrameStore } from "./store.js";
 
 const idOf = (request: Request): string => String(request.params.id);
 

@@ -1,23 +1,15 @@
 import { randomUUID } from "node:crypto";
-import { applyEach, type Frame, plainFrame } from "../../core/index.js";
-import { applyAllChecked, type SaveRequest } from "../../shape/edits.js";
-import type { Database, Sql } from "../database.js";
+import { applyEach, type Frame, plainFrame, sure } from "../../core/index.js";
+import type { SaveRequest } from "../../shape/edits.js";
+import type { Database, Sql } from "../database/database.js";
 import { FrameFile } from "../files/frame-file.js";
 import type { FileState } from "../files/state.js";
 import { Problem } from "../problem.js";
 import * as rows from "./repository.js";
+import { type Head, revisionsOf } from "./revisions.js";
 
-/** A whole snapshot is kept this often, so that any revision is a few edits away. */
-const snapshotEvery = 50;
 /** So many keys of the newest edits are told to who opens a frame. */
 const keysTold = 300;
-
-/** A frame as it stands. */
-export interface Head {
-  id: string;
-  revision: number;
-  frame: Frame;
-}
 
 /** A frame as those who open it are told of it. */
 export type Opened = Head & {
@@ -28,10 +20,19 @@ export type Opened = Head & {
 };
 
 /** Something that happened to a frame, told to everyone who has it open. */
-export type Happening =
+export type FrameHappening =
   | { kind: "revisions"; frame: string; revision: number; edits: rows.MissedRow[] }
   | { kind: "deleted" | "back"; frame: string; revision: number }
   | { kind: "file"; frame: string; revision: number; file: FileState };
+/** The same, or that something may have happened which was not heard of. */
+export type Happening = FrameHappening | { kind: "unheard" };
+
+/** What another server on the same database is told of a frame. */
+type OthersNews =
+  | { kind: "revisions"; frame: string; on: number; revision: number }
+  | { kind: "deleted" | "back"; frame: string; revision: number };
+/** The same, with the server that it is from. */
+type News = OthersNews & { from: string };
 
 const slugOf = (name: string): string =>
   name
@@ -49,7 +50,32 @@ export class FrameStore {
   /** Set when something was written since the last clean-up. */
   dirty = false;
 
+  /** What is told to other servers comes back here too, and is known by this. */
+  private readonly own = randomUUID();
+  /** What is heard is told one after another. */
+  private heard: Promise<unknown> = Promise.resolve();
+
   constructor(private readonly database: Database) {}
+
+  /** Follows what other servers on the same database do. */
+  async hearOthers(log: (error: unknown) => void): Promise<void> {
+    await this.database.news?.hear(
+      (text) => (this.heard = this.heard.then(() => this.hear(JSON.parse(text) as News)).catch(log)),
+      () => this.tell({ kind: "unheard" }),
+    );
+  }
+
+  private async hear(news: News): Promise<void> {
+    const { from, frame, revision, kind } = news;
+    if (from === this.own) return;
+    if (kind !== "revisions") return this.tell({ kind, frame, revision });
+    const edits = (await rows.missedSince(this.database, frame, news.on)).filter(({ number }) => number <= revision);
+    this.tell({ kind, frame, revision, edits });
+  }
+
+  private async tellOthers(sql: Sql, news: OthersNews): Promise<void> {
+    await this.database.news?.tell(sql, JSON.stringify({ from: this.own, ...news }));
+  }
 
   listen(listener: (happening: Happening) => void): () => void {
     this.listeners.add(listener);
@@ -76,8 +102,8 @@ export class FrameStore {
   }
 
   /** The frame at a revision that is there. */
-  private async frameAt(sql: Sql, id: string, revision: number): Promise<Frame> {
-    const found = await rows.snapshotBefore(sql, id, revision);
+  private async frameAt(id: string, revision: number): Promise<Frame> {
+    const found = await rows.snapshotBefore(this.database, id, revision);
     if (!found) throw new Problem("no-revision", `${id} has no revision ${revision}.`);
     const { frame, results } = applyEach(found.snapshot, found.edits);
     const refused = results.find((result) => !result.ok);
@@ -86,17 +112,23 @@ export class FrameStore {
     return frame;
   }
 
-  private async head(sql: Sql, row: rows.FrameRow): Promise<Head> {
+  /** The frame at its newest revision, by its row as it was read outside of any transaction. */
+  private async head(row: rows.FrameRow): Promise<Head> {
     const known = this.heads.get(row.id);
     if (known?.revision === row.revision) return known;
-    const head = { id: row.id, revision: row.revision, frame: await this.frameAt(sql, row.id, row.revision) };
-    this.heads.set(row.id, head);
+    const head = { id: row.id, revision: row.revision, frame: await this.frameAt(row.id, row.revision) };
+    this.keepHead(head);
     return head;
+  }
+
+  /** Of two that were read at once the newer one is kept. */
+  private keepHead(head: Head): void {
+    if ((this.heads.get(head.id)?.revision ?? 0) < head.revision) this.heads.set(head.id, head);
   }
 
   async read(id: string): Promise<Opened> {
     const row = await this.row(this.database, id);
-    const head = await this.head(this.database, row);
+    const head = await this.head(row);
     const keys = await rows.recentKeys(this.database, id, keysTold);
     return { ...head, deleted: row.deleted !== null, file: this.files.get(id)?.state ?? null, keys };
   }
@@ -112,7 +144,7 @@ export class FrameStore {
     if (!row) {
       if (!frame) throw new Error(`${path} was never kept, and there is no frame to keep in it`);
       const { id, revision } = await this.create(frame);
-      await rows.setFile(this.database, id, path, revision);
+      await this.setFile(id, path, revision);
       row = await this.row(this.database, id);
     }
     const { id } = row;
@@ -122,7 +154,7 @@ export class FrameStore {
       {
         head: () => this.read(id),
         save: (on, edits) => this.commit(id, on, edits),
-        inStep: (revision) => rows.setFile(this.database, id, path, revision),
+        inStep: (revision) => this.setFile(id, path, revision),
         tell: (state) =>
           this.tell({ kind: "file", frame: id, revision: this.heads.get(id)?.revision ?? 0, file: state }),
       },
@@ -131,6 +163,10 @@ export class FrameStore {
     this.files.set(id, file);
     await file.open();
     return id;
+  }
+
+  private setFile(id: string, path: string, revision: number): Promise<void> {
+    return this.database.transaction((sql) => rows.setFile(sql, id, path, revision));
   }
 
   async closeFiles(): Promise<void> {
@@ -142,30 +178,20 @@ export class FrameStore {
     const row = await this.row(this.database, id);
     if (revision > row.revision)
       throw new Problem("no-revision", `${id} has no revision ${revision}; the newest is ${row.revision}.`);
-    return { id, revision, frame: await this.frameAt(this.database, id, revision) };
+    return { id, revision, frame: await this.frameAt(id, revision) };
   }
 
   /** Keeps a new frame, under an id made from its name. */
   async create(frame: Frame): Promise<Head> {
-    const slug = slugOf(frame.name);
-    return this.database.transaction(async (sql) => {
-      for (let n = 1; ; n += 1) {
-        const id = n === 1 ? slug : `${slug}-${n}`;
-        if (!(await rows.insertFrame(sql, id, frame.name))) continue;
-        const plain = plainFrame(frame);
-        await rows.insertRevision(sql, id, {
-          number: 1,
-          key: randomUUID(),
-          label: "Put on the shelf",
-          edit: null,
-          inverse: null,
-          snapshot: plain,
-        });
-        await rows.setRevision(sql, id, 1, frame.name);
-        this.dirty = true;
-        return { id, revision: 1, frame: plain };
-      }
+    const plain = plainFrame(frame);
+    const id = await this.database.transaction(async (sql) => {
+      const id = await rows.insertFrame(sql, slugOf(frame.name), frame.name);
+      const first = { number: 1, key: randomUUID(), label: "Put on the shelf", edit: null, inverse: null };
+      await rows.insertRevisions(sql, id, [{ ...first, snapshot: plain }]);
+      return id;
     });
+    this.dirty = true;
+    return { id, revision: 1, frame: plain };
   }
 
   /** Applies edits made on a revision; on another one than the newest, nothing is done and what was missed is said. */
@@ -175,45 +201,43 @@ export class FrameStore {
   }
 
   private async commit(id: string, on: number, edits: SaveRequest["edits"]): Promise<Head> {
-    const saved = await this.database.transaction(async (sql) => {
-      const row = await this.row(sql, id, true);
-      if (row.deleted) throw new Problem("no-frame", `${id} was deleted. It can be brought back from the shelf.`);
-      if (row.revision !== on)
-        throw new Problem(
-          "stale",
-          `The edits were made on revision ${on}; the newest is ${row.revision}. Nothing was changed.`,
-          {
-            revision: row.revision,
-            missed: await rows.missedSince(sql, id, on),
-          },
-        );
-      let { frame, revision } = await this.head(sql, row);
-      // those up to the next snapshot are made on one copy of the frame
-      for (let left = edits; left.length > 0;) {
-        const now = left.slice(0, snapshotEvery - (revision % snapshotEvery));
-        left = left.slice(now.length);
-        const made = applyAllChecked(
-          frame,
-          now.map(({ edit }) => edit),
-        );
-        frame = made.frame;
-        for (const [i, { key, label, edit }] of now.entries()) {
-          const result = made.results[i];
-          if (!result?.ok)
-            throw new Problem("edit-refused", `${label}: nothing was changed.`, { faults: result?.faults ?? [] });
-          revision += 1;
-          const snapshot = revision % snapshotEvery === 0 ? plainFrame(frame) : null;
-          await rows.insertRevision(sql, id, { number: revision, key, label, edit, inverse: result.inverse, snapshot });
-        }
-      }
-      await rows.setRevision(sql, id, revision, frame.name);
-      return { id, revision, frame };
+    const row = await this.row(this.database, id);
+    await this.refuse(this.database, row, on, edits);
+    // what takes long is done before, and the frame may have gone on meanwhile: then nothing of it is kept
+    const { frame, revisions } = await revisionsOf(await this.head(row), edits);
+    const saved = { id, revision: on + edits.length, frame };
+    await this.database.transaction(async (sql) => {
+      await this.refuse(sql, await this.row(sql, id, true), on, edits);
+      await rows.insertRevisions(sql, id, revisions);
+      await rows.setRevision(sql, id, saved.revision, frame.name);
+      await this.tellOthers(sql, { kind: "revisions", frame: id, on, revision: saved.revision });
     });
-    this.heads.set(id, saved);
+    this.keepHead(saved);
     this.dirty = true;
-    const told = edits.map(({ key, label, edit }, i) => ({ number: on + 1 + i, key, label, edit }));
+    const told = revisions.map(({ number, key, label, edit }) => ({ number, key, label, edit: sure(edit) }));
     this.tell({ kind: "revisions", frame: id, revision: saved.revision, edits: told });
     return saved;
+  }
+
+  /** Throws where edits cannot be made on a frame as its row has it. */
+  private async refuse(sql: Sql, row: rows.FrameRow, on: number, edits: SaveRequest["edits"]): Promise<void> {
+    const { id, deleted, revision } = row;
+    if (deleted) throw new Problem("no-frame", `${id} was deleted. It can be brought back from the shelf.`);
+    if (revision !== on)
+      throw new Problem(
+        "stale",
+        `The edits were made on revision ${on}; the newest is ${revision}. Nothing was changed.`,
+        { revision, missed: await rows.missedSince(sql, id, on) },
+      );
+    const keys = await rows.knownKeys(
+      sql,
+      id,
+      edits.map(({ key }) => key),
+    );
+    if (keys.length)
+      throw new Problem("sent-before", "An edit is accepted once. Send the others without it; nothing was changed.", {
+        keys,
+      });
   }
 
   async revisions(id: string, before: number, most: number): Promise<rows.RevisionRow[]> {
@@ -226,13 +250,17 @@ export class FrameStore {
   }
 
   async nameRevision(id: string, revision: number, label: string): Promise<void> {
-    if (!(await rows.setLabel(this.database, id, revision, label)))
+    if (!(await this.database.transaction((sql) => rows.setLabel(sql, id, revision, label))))
       throw new Problem("no-revision", `${id} has no revision ${revision}.`);
   }
 
   async setDeleted(id: string, deleted: boolean): Promise<void> {
     const row = await this.row(this.database, id);
-    await rows.setDeleted(this.database, id, deleted);
-    this.tell({ kind: deleted ? "deleted" : "back", frame: id, revision: row.revision });
+    const told = { kind: deleted ? "deleted" : "back", frame: id, revision: row.revision } as const;
+    await this.database.transaction(async (sql) => {
+      await rows.setDeleted(sql, id, deleted);
+      await this.tellOthers(sql, told);
+    });
+    this.tell(told);
   }
 }

@@ -54,12 +54,14 @@ test("frames that were stored in format 1 are brought up with every revision, an
   const { database } = await memoryApp();
   const expected = new Map<string, Frame[]>();
   for (const [i, text] of demos.entries()) {
-    const id = `old${i}`;
+    const slug = `old${i}`;
     let frame = JSON.parse(text) as Frame;
     const frames = [plainFrame(upgradedFrame(frame as unknown as Raw))];
-    await rows.insertFrame(database, id, frame.name);
+    const id = await rows.insertFrame(database, slug, frame.name);
     const put = (number: number, edit: Edit | null, snapshot: Frame | null) =>
-      rows.insertRevision(database, id, { number, key: `${id} ${number}`, label: "", edit, inverse: edit, snapshot });
+      rows.insertRevisions(database, id, [
+        { number, key: `${id} ${number}`, label: "", edit, inverse: edit, snapshot },
+      ]);
     await put(1, null, frame);
     for (const [n, edit] of edits(frame).entries()) {
       const result = applyEdit(frame, edit);

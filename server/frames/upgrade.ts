@@ -1,5 +1,5 @@
 import { type Edit, type Frame, isOlder, plainFrame, upgradedFrame, upgradeStored } from "../../core/index.js";
-import type { Database, Sql } from "../database.js";
+import type { Database, Sql } from "../database/database.js";
 import * as rows from "./repository.js";
 
 /** A frame as it was stored in its own format, and as it is in the present one. */

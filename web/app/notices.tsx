@@ -16,6 +16,7 @@ export function Notices() {
   const clashes = useEditing((edited) => edited.clashes);
   const trouble = useEditing((edited) => edited.trouble);
   const aside = useEditing((edited) => edited.aside);
+  const unkept = useEditing((edited) => (edited.isKept ? 0 : edited.waiting));
   return (
     <>
       {deleted && (
@@ -27,6 +28,15 @@ export function Notices() {
       {trouble && (
         <p role="alert" className="shrink-0 border-b border-clay bg-clay-soft px-4 py-2">
           {trouble}
+        </p>
+      )}
+      {unkept > 0 && (
+        <p role="alert" className="shrink-0 border-b border-clay bg-clay-soft px-4 py-2">
+          <b>
+            This browser has no room to keep {unkept === 1 ? "a change that waits" : `${unkept} changes that wait`}.
+          </b>{" "}
+          Leave this window open until the server has {unkept === 1 ? "it" : "them"}, or take the frame as a file from
+          the menu of the shelf: what waits would be gone with the window.
         </p>
       )}
       <Suspense fallback={null}>

@@ -13,5 +13,5 @@ const isAside = (value: unknown): value is Aside => isQueued(value) && hasShape(
 
 export const readAside = (frame: string): Aside[] => readStored("local", keyOf(frame), readEdits(isAside)) ?? [];
 
-export const keepAside = (frame: string, aside: readonly Aside[]): void =>
+export const keepAside = (frame: string, aside: readonly Aside[]): boolean =>
   keepStored("local", keyOf(frame), aside.length ? aside : null);

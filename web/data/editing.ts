@@ -62,6 +62,7 @@ export class Editing extends External<Edited> {
       revision,
       sync: "saved",
       waiting: 0,
+      isKept: true,
       message: null,
       deleted: head.deleted ?? false,
       trouble: null,

@@ -36,4 +36,4 @@ const readState: ReadKept<State> = (value) => {
 /** Where a window left the device of a frame; null where it left none that goes on. */
 export const readKeptState = (frame: string): State | null => readStored("session", keyOf(frame), readState);
 
-export const keepState = (frame: string, state: State): void => keepStored("session", keyOf(frame), state);
+export const keepState = (frame: string, state: State): boolean => keepStored("session", keyOf(frame), state);

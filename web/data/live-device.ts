@@ -144,5 +144,7 @@ export class LiveDevice extends External<Live> {
   }
 
   /** Keeps in this window where the device is, for the next time. */
-  readonly keep = (): void => keepState(this.id, this.device.at.state);
+  readonly keep = (): void => {
+    keepState(this.id, this.device.at.state);
+  };
 }

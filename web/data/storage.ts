@@ -28,13 +28,14 @@ export const readStored = <T>(place: Place, key: string, read: ReadKept<T>): T |
   }
 };
 
-/** Keeps a value under a key; null takes it away. A full or forbidden storage costs what it would have kept over a reload, and nothing else. */
-export const keepStored = (place: Place, key: string, value: unknown): void => {
+/** Keeps a value under a key; null takes it away. Answers whether it is kept: a full or forbidden storage costs what it would have kept over a reload. */
+export const keepStored = (place: Place, key: string, value: unknown): boolean => {
   try {
     if (value === null) of(place).removeItem(key);
     else of(place).setItem(key, JSON.stringify({ form: present, value }));
+    return true;
   } catch {
-    // said above
+    return value === null;
   }
 };
 

@@ -42,6 +42,8 @@ export interface Standing {
   sync: SyncState;
   /** Edits that wait to be sent. */
   waiting: number;
+  /** What waits is kept in this browser, and would be sent after it was closed. */
+  isKept: boolean;
   deleted: boolean;
   /** Why the server cannot store the edit that is tried again just now; null while none is. */
   trouble: string | null;
@@ -93,6 +95,8 @@ const mostAtOnce = 100;
 const mostTries = 3;
 /** What was missed, as the server tells it with a stale edit. */
 const missedIn = ({ body }: ProblemError): Missed[] => (Array.isArray(body.missed) ? body.missed : []);
+/** Keys of edits that the server has already. */
+const keysIn = ({ body }: ProblemError): string[] => (Array.isArray(body.keys) ? body.keys : []);
 
 const problemSays = (frame: Frame, { title, detail, faults }: ProblemError): string =>
   [`${title}.`, detail, faults[0] ? faultSays(frame, faults[0]) : ""].filter(Boolean).join(" ");
@@ -126,7 +130,7 @@ export class Sync {
   ) {
     this.base = frame;
     this.revision = revision;
-    this.waiting = new Waiting(id);
+    this.waiting = new Waiting(id, (isKept) => this.host.stand({ isKept }));
     this.arrived = new Set(keys);
     this.path = framePath(id);
   }
@@ -271,6 +275,10 @@ export class Sync {
     if (!(error instanceof ProblemError)) throw error;
     if (error.status < 500) this.untroubled();
     if (error.status === 0) return this.away();
+    if (error.status === 507) return this.noRoom(error);
+    const sentBefore = new Set(keysIn(error));
+    if (error.status === 409 && edits.some(({ key }) => sentBefore.has(key)))
+      return together(() => this.without(sentBefore));
     if (error.status === 412) return together(() => this.rebase(Number(error.body.revision), missedIn(error)));
     // a deleted frame takes no edits: they wait until it is brought back
     if (error.status === 404) {
@@ -291,6 +299,24 @@ export class Sync {
     this.untroubled();
     this.atOnce = mostAtOnce;
     together(() => this.setAside(sure(first), problemSays(this.base, error)));
+  }
+
+  /** The server's disk is full: nothing is wrong with what is sent, and it waits until there is room. */
+  private noRoom(error: ProblemError): void {
+    this.tries = Math.max(this.tries, 1);
+    this.host.stand({ trouble: `${problemSays(this.base, error)} What you change waits in this browser.` });
+    this.away();
+  }
+
+  /** Goes on without edits that arrived before, as from a window that is gone: what they did is in the frame. */
+  private without(sentBefore: ReadonlySet<string>): void {
+    const { frame, kept, lost } = madeOn(
+      this.base,
+      this.queue.filter(({ key }) => !sentBefore.has(key)),
+    );
+    for (const { edit } of lost) this.host.dropped(edit, null, []);
+    this.show(frame, this.revision, { edits: [], renamed: noRenames });
+    this.queued(kept);
   }
 
   private untroubled(): void {

@@ -29,10 +29,15 @@ const prefixOf = (frame: string): string => `handy-frame:queue:${frame}:`;
 export class Waiting {
   private readonly key: string;
   private latest: readonly Queued[] = [];
+  private isKept = true;
   private callOff: (() => void) | undefined;
   private release: (() => void) | undefined;
 
-  constructor(private readonly frame: string) {
+  /** `told` hears whether what waits is kept, each time that changes. */
+  constructor(
+    private readonly frame: string,
+    private readonly told: (isKept: boolean) => void = () => undefined,
+  ) {
     this.key = prefixOf(frame) + newKey();
   }
 
@@ -41,11 +46,24 @@ export class Waiting {
     const held = new Promise<void>((resolve) => (this.release = resolve));
     // a page served over plain http to another machine has no locks: then keys alone tell what was sent already
     void globalThis.navigator?.locks?.request(this.key, () => held);
+    addEventListener("storage", this.onStorage);
+    addEventListener("beforeunload", this.onLeaving);
   }
 
   letGo(): void {
     this.release?.();
+    removeEventListener("storage", this.onStorage);
+    removeEventListener("beforeunload", this.onLeaving);
   }
+
+  /** Another page cleared what is kept here. */
+  private readonly onStorage = ({ key }: StorageEvent): void => {
+    if (key === null && this.latest.length > 0) this.write();
+  };
+  /** What is kept nowhere is asked about before the window is closed. */
+  private readonly onLeaving = (event: Event): void => {
+    if (!this.isKept) event.preventDefault();
+  };
 
   /** Keeps the queue as soon as what it changed is painted: writing much takes longer than a person should wait. */
   keep(queue: readonly Queued[]): void {
@@ -57,7 +75,10 @@ export class Waiting {
   write(): void {
     this.callOff?.();
     this.callOff = undefined;
-    keepStored("local", this.key, this.latest.length ? this.latest : null);
+    const isKept = keepStored("local", this.key, this.latest.length ? this.latest : null);
+    if (isKept === this.isKept) return;
+    this.isKept = isKept;
+    this.told(isKept);
   }
 
   /** Takes over what windows left that are gone, in the order it was made in each. */

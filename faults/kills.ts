@@ -1,0 +1,79 @@
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { luckOf } from "./luck.js";
+import { FaultPerson } from "./person.js";
+import { FaultyServer } from "./server.js";
+
+const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
+
+/** Changes by several at once until there is no answer. */
+export const saveUntilGone = async (url: string, people: readonly FaultPerson[]): Promise<void> => {
+  await Promise.all(
+    people.map(async (person) => {
+      for (;;)
+        try {
+          await person.change(url);
+        } catch {
+          return;
+        }
+    }),
+  );
+};
+
+/** What of all that was acknowledged is lost. */
+export const lostOf = async (url: string, people: readonly FaultPerson[]): Promise<number> => {
+  let lost = 0;
+  for (const person of people) lost += await person.lost(url);
+  return lost;
+};
+export const acknowledgedBy = (people: readonly FaultPerson[]): number =>
+  people.reduce((sum, { acknowledged }) => sum + acknowledged.length, 0);
+
+/** Waits until some changes more were acknowledged, and for a part of the next one. */
+export const inTheMidst = async (people: readonly FaultPerson[], luck: () => number): Promise<void> => {
+  const until = acknowledgedBy(people) + 1 + Math.floor(luck() * 8);
+  const end = Date.now() + 30_000;
+  while (acknowledgedBy(people) < until && Date.now() < end) await pause(1);
+  await pause(luck() * 20);
+};
+
+/** Kills a server in the midst of saving, again and again. */
+export const kills = async (folder: string, times = Number(process.env.TIMES ?? 100)): Promise<string> => {
+  const luck = luckOf(1);
+  let server = FaultyServer.start({ folder });
+  let url = await server.url();
+  const people = await Promise.all(["One", "Two", "Three"].map((name) => FaultPerson.begin(url, name)));
+  let lost = 0;
+  for (let i = 0; i < times; i += 1) {
+    const saving = saveUntilGone(url, people);
+    await inTheMidst(people, luck);
+    await server.kill();
+    await saving;
+    server = FaultyServer.start({ folder });
+    url = await server.url();
+    lost = Math.max(lost, await lostOf(url, people));
+  }
+  await server.stop();
+  return `${times} kills in saving, ${acknowledgedBy(people)} edits acknowledged, ${lost} lost`;
+};
+
+/** Kills a server in the midst of making its folder; the next start must make it. */
+export const creations = async (folder: string, times = 20): Promise<string> => {
+  const luck = luckOf(2);
+  mkdirSync(folder, { recursive: true });
+  let wrong = 0;
+  for (let i = 0; i < times; i += 1) {
+    const place = join(folder, String(i % 4));
+    const server = FaultyServer.start({ folder: place });
+    await pause(200 + luck() * 9000);
+    await server.kill();
+    if (i % 4 !== 3) continue;
+  }
+  for (const place of ["0", "1", "2", "3"]) {
+    const server = FaultyServer.start({ folder: join(folder, place) });
+    const url = await server.url().catch(() => null);
+    if (!url || !(await fetch(new URL("/api/frames", url))).ok) wrong += 1;
+    await server.stop();
+  }
+  return `${times} kills in creating, ${wrong} folders that did not start afterwards`;
+};

@@ -1,0 +1,20 @@
+// Breaks what a server stands on, and counts what of the acknowledged is lost by it: `npm run faults [-- kills cuts …]`.
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { cuts } from "./cuts.js";
+import { fullDisks } from "./full-disks.js";
+import { creations, kills } from "./kills.js";
+
+const kinds = { kills, creations, cuts, full: fullDisks };
+const asked = process.argv.slice(2);
+const folder = mkdtempSync(join(tmpdir(), "handy-frame-faults-"));
+try {
+  for (const [name, run] of Object.entries(kinds)) {
+    if (asked.length && !asked.includes(name)) continue;
+    const began = Date.now();
+    console.log(`${name}: ${await run(join(folder, name))}, ${Math.round((Date.now() - began) / 1000)} s`);
+  }
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}

@@ -1,0 +1,71 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { once } from "node:events";
+import { join } from "node:path";
+
+const root = join(import.meta.dirname, "..");
+
+export interface ServerOptions {
+  folder: string;
+  /** A script that is loaded before anything else, and what it is told. */
+  shim?: { script: string; told: unknown };
+  more?: readonly string[];
+}
+
+/** A server in a process of its own, to be ended in every way. */
+export class FaultyServer {
+  private said = "";
+
+  private constructor(private readonly child: ChildProcess) {
+    for (const stream of [child.stdout, child.stderr])
+      stream?.on("data", (chunk: Buffer) => (this.said += chunk.toString()));
+  }
+
+  static start({ folder, shim, more = [] }: ServerOptions): FaultyServer {
+    const shimmed = shim && {
+      NODE_OPTIONS: `--require ${join(root, "faults", shim.script)}`,
+      HANDY_FRAME_FAULTS: JSON.stringify(shim.told),
+    };
+    return new FaultyServer(
+      spawn(process.execPath, [join(root, "bin", "handy-frame"), "start", "--port", "0", "--data", folder, ...more], {
+        env: { ...process.env, ...shimmed },
+        stdio: ["ignore", "pipe", "pipe"],
+      }),
+    );
+  }
+
+  /** What it printed so far. */
+  get output(): string {
+    return this.said;
+  }
+
+  /** Its address, once it serves; throws with what it said where it ends before. */
+  async url(): Promise<string> {
+    for (;;) {
+      const url = /is at (http\S+)/.exec(this.said)?.[1];
+      if (url) return url;
+      if (this.child.exitCode !== null) throw new Error(`the server ended with ${this.child.exitCode}: ${this.said}`);
+      await new Promise((resolve) => setTimeout(resolve, 10));
+    }
+  }
+
+  /** Ends it as a power cut or the system does: at once, in the midst of whatever it does. */
+  async kill(): Promise<void> {
+    this.child.kill("SIGKILL");
+    await this.ended();
+  }
+
+  /** Asks it to end; answers what it ended with, or null if it had not ended after so long, ms. */
+  async stop(patience = 30_000): Promise<number | null> {
+    this.child.kill("SIGTERM");
+    const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), patience).unref());
+    const code = await Promise.race([this.ended(), late]);
+    if (code === null) await this.kill();
+    return code;
+  }
+
+  /** What it ended with. */
+  async ended(): Promise<number> {
+    if (this.child.exitCode === null && this.child.signalCode === null) await once(this.child, "exit");
+    return this.child.exitCode ?? -1;
+  }
+}

@@ -1,0 +1,115 @@
+import { once } from "node:events";
+import { setTimeout as pause } from "node:timers/promises";
+import pg from "pg";
+import { codeOf, messageOf } from "../errors.js";
+import { Away } from "./away.js";
+import type { Database, News, Sql } from "./database.js";
+
+/** The channel of what servers on one database tell one another. */
+const channel = "handy_frame";
+/** How long it is tried again after a listening session was lost, ms. */
+const again = 1000;
+
+/** SQLSTATEs of a disk that is full, and of a server that goes or is not there (PostgreSQL, Appendix A: 53100, classes 08 and 57P). */
+const isFull = (code: string): boolean => code === "53100";
+const isGone = (code: string): boolean => /^(08|57P|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND)/.test(code);
+
+/** What went wrong, as the server's own trouble where it is. */
+const told = (error: unknown): unknown => {
+  const code = codeOf(error);
+  if (code !== undefined && isFull(code))
+    return new Away("no room", `${messageOf(error)}. Make room where the database is; nothing was changed.`, {
+      cause: error,
+    });
+  if (code === undefined ? /connection|terminated/i.test(messageOf(error)) : isGone(code))
+    return new Away("no answer", `The database cannot be reached: ${messageOf(error)}.`, { cause: error });
+  return error;
+};
+
+const on = (client: pg.Pool | pg.PoolClient): Sql => ({
+  query: async <Row>(text: string, values: readonly unknown[] = []) => {
+    const { rows } = await client.query(text, [...values]);
+    return { rows: rows as Row[] };
+  },
+  exec: async (text) => void (await client.query(text)),
+});
+
+/** A PostgreSQL that runs elsewhere, by its address (libpq, connection URIs): several servers may work on it. */
+export class Postgres implements Database {
+  private readonly pool: pg.Pool;
+  private readonly sql: Sql;
+  private hearing: pg.Client | null = null;
+  private isClosed = false;
+
+  constructor(private readonly url: string) {
+    this.pool = new pg.Pool({ connectionString: url, max: 16 });
+    // a session that is lost while nobody uses it is replaced with the next use
+    this.pool.on("error", () => undefined);
+    this.sql = on(this.pool);
+  }
+
+  async query<Row>(text: string, values?: readonly unknown[]): Promise<{ rows: Row[] }> {
+    return this.sql.query<Row>(text, values).catch((error: unknown) => {
+      throw told(error);
+    });
+  }
+
+  async exec(text: string): Promise<void> {
+    return this.sql.exec(text).catch((error: unknown) => {
+      throw told(error);
+    });
+  }
+
+  async transaction<T>(work: (sql: Sql) => Promise<T>): Promise<T> {
+    const client = await this.pool.connect().catch((error: unknown) => {
+      throw told(error);
+    });
+    let broken: Error | undefined;
+    try {
+      await client.query("begin");
+      const value = await work(on(client));
+      await client.query("commit");
+      return value;
+    } catch (error) {
+      await client.query("rollback").catch((lost: Error) => (broken = lost));
+      throw told(error);
+    } finally {
+      client.release(broken);
+    }
+  }
+
+  readonly news: News = {
+    tell: async (sql, text) => void (await sql.query("select pg_notify($1, $2)", [channel, text])),
+    hear: async (listener, missed) => {
+      this.hearing = await this.listening(listener);
+      void this.goOnListening(listener, missed);
+    },
+  };
+
+  /** A session of its own that listens. */
+  private async listening(listener: (text: string) => void): Promise<pg.Client> {
+    const client = new pg.Client({ connectionString: this.url });
+    client.on("error", () => undefined);
+    client.on("notification", ({ payload }) => payload !== undefined && listener(payload));
+    await client.connect();
+    await client.query(`listen ${channel}`);
+    return client;
+  }
+
+  /** Whenever the session that listens is lost, another one takes its place, and what was told in between may be missed. */
+  private async goOnListening(listener: (text: string) => void, missed: () => void): Promise<void> {
+    for (;;) {
+      if (this.hearing) await once(this.hearing, "end");
+      if (this.isClosed) return;
+      await pause(again, undefined, { ref: false });
+      this.hearing = await this.listening(listener).catch(() => null);
+      if (this.hearing) missed();
+    }
+  }
+
+  async close(): Promise<void> {
+    this.isClosed = true;
+    await this.hearing?.end().catch(() => undefined);
+    await this.pool.end();
+  }
+}

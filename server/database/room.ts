@@ -1,0 +1,26 @@
+import { statfs } from "node:fs/promises";
+import { Away } from "./away.js";
+
+const MB = 1024 * 1024;
+/** What stays free when something is kept, bytes: the log grows by 16 MB at a time, tables by what is written. */
+export const leastRoom = 48 * MB;
+/** What a new data folder takes, bytes. */
+export const newRoom = 120 * MB;
+
+/** Bytes that are free for a folder's owner. */
+const roomAt = async (folder: string): Promise<number> => {
+  const { bavail, bsize } = await statfs(folder);
+  return bavail * bsize;
+};
+
+const inMB = (bytes: number): string => `${Math.floor(bytes / MB)} MB`;
+
+/** Throws where less than `least` bytes are free in a folder: a database that runs out of room in the midst of writing does not say so, it stands still. */
+export const needRoom = async (folder: string, least: number): Promise<void> => {
+  const room = await roomAt(folder);
+  if (room < least)
+    throw new Away(
+      "no room",
+      `${inMB(room)} are free where ${folder} is, and ${inMB(least)} are needed. Make room there; nothing was changed.`,
+    );
+};
