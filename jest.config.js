@@ -15,7 +15,21 @@ const shared = {
 export default {
   testTimeout: 180_000,
   projects: [
-    { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,shape,server,web,cli,scripts}/**/*.test.ts"] },
+    {
+      ...shared,
+      displayName: "unit",
+      testMatch: ["<rootDir>/{core,shape,server,web,cli,scripts,faults}/**/*.test.ts"],
+      testPathIgnorePatterns: ["/node_modules/", "<rootDir>/server/elsewhere/"],
+    },
+    // what the server does on a database, on the other kind of them
+    {
+      ...shared,
+      displayName: "elsewhere",
+      testMatch: ["<rootDir>/server/{,access/,elsewhere/,files/,frames/,keeping/}*.test.ts"],
+      testPathIgnorePatterns: ["/node_modules/", "<rootDir>/server/(page|svg-icon)[.]test"],
+      globalSetup: "<rootDir>/server/testing/begin-postgres.mjs",
+      globalTeardown: "<rootDir>/server/testing/end-postgres.mjs",
+    },
     {
       ...shared,
       displayName: "e2e",

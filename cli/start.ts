@@ -1,3 +1,4 @@
+import { isIP } from "node:net";
 import { codeOf } from "../server/errors.js";
 import { type Command, Option } from "commander";
 import { type Sync, syncs } from "../server/database/sync.js";
@@ -8,7 +9,19 @@ interface StartOptions {
   host: string;
   data: string;
   sync: Sync;
+  behind: string[];
 }
+
+/** The address of a proxy, or of several by the length of what they share. */
+const proxyOf = (address: string): string => {
+  const [number = "", length = "0"] = address.split("/", 2);
+  const most = isIP(number) === 4 ? 32 : 128;
+  if (address === "loopback" || (isIP(number) !== 0 && /^\d{1,3}$/.test(length) && Number(length) <= most))
+    return address;
+  throw new Unusable([
+    `--behind: received ${address}; expected an address such as 10.0.0.2 or 10.0.0.0/24, or loopback.`,
+  ]);
+};
 
 const start = async (files: string[], options: StartOptions): Promise<void> => {
   const port = Number(options.port);
@@ -23,6 +36,8 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
       host: options.host,
       data: options.data,
       sync: options.sync,
+      elsewhere: process.env.DATABASE_URL,
+      proxies: options.behind,
       say: (line) => process.stdout.write(`${line}\n`),
     });
   } catch (error) {
@@ -43,7 +58,17 @@ export const addStart = (program: Command): void => {
       "frame files to work on: each change is written to them at once, and each made in them is taken in",
     )
     .option("--port <number>", "the port; 0 takes any free one", "4860")
-    .option("--host <name>", "the address to listen on", "127.0.0.1")
+    .option(
+      "--host <name>",
+      "the address to listen on; where other machines can come to it, a key is printed and asked for",
+      "127.0.0.1",
+    )
+    .option(
+      "--behind <address>",
+      "a proxy before it, by number or as loopback (several: again): what its X-Forwarded headers say is believed, nobody else's",
+      (address: string, before: string[]) => [...before, proxyOf(address)],
+      [],
+    )
     .option("--data <folder>", "where the frames are kept", process.env.HANDY_FRAME_DATA ?? "data")
     .addOption(
       new Option(

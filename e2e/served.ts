@@ -15,6 +15,9 @@ export class Served {
     /** Frame files to work on. */
     private readonly files: readonly string[] = [],
     readonly data: string = mkdtempSync(join(tmpdir(), "handy-frame-e2e-")),
+    /** What else the server is started with. */
+    private readonly more: readonly string[] = [],
+    private readonly variables: Readonly<Record<string, string>> = {},
   ) {}
 
   /** The one that all browser tests share who leave it as it is. */
@@ -30,8 +33,17 @@ export class Served {
     if (prepared && !existsSync(join(this.data, "db"))) cpSync(prepared, this.data, { recursive: true });
     const child = spawn(
       process.execPath,
-      [join(root, "bin", "handy-frame"), "start", ...this.files, "--port", String(port), "--data", this.data],
-      { stdio: ["ignore", "pipe", "inherit"] },
+      [
+        join(root, "bin", "handy-frame"),
+        "start",
+        ...this.files,
+        "--port",
+        String(port),
+        "--data",
+        this.data,
+        ...this.more,
+      ],
+      { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, ...this.variables } },
     );
     this.child = child;
     this.url = await new Promise<string>((resolve, reject) => {

@@ -17,6 +17,7 @@ const { url, stop } = await serve({
   host: "127.0.0.1",
   data: mkdtempSync(join(tmpdir(), "handy-frame-pictures-")),
   sync: "never",
+  proxies: [],
   say: () => undefined,
 });
 const browser = await openBrowser();

@@ -1,9 +1,10 @@
 // Makes the project ready to start or to test: installs packages when they are missing or older than the lock file, builds
-// the page when it is missing or older than what it is made of, and with --browser sees that there is a Chromium.
+// the page when it is missing or older than what it is made of, and with --browser and --postgres sees that there is a
+// Chromium and a PostgreSQL.
 // It runs before anything is installed, so it imports nothing that has to be.
 import { execFileSync } from "node:child_process";
 import { existsSync, readdirSync, statSync } from "node:fs";
-import { join } from "node:path";
+import { delimiter, join } from "node:path";
 import process from "node:process";
 import { buildPage } from "./build-page.mjs";
 
@@ -39,26 +40,43 @@ if (changed(join(root, "dist", "web", "index.html")) < sources) {
   }
 }
 
-if (process.argv.includes("--browser")) {
-  const places = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"];
-  if (!places.some((place) => place && existsSync(place))) {
-    console.log("Installing Chromium for the tests …");
-    try {
-      const quiet = {
-        env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
-        stdio: ["ignore", "ignore", "inherit"],
-      };
-      const as = process.getuid?.() === 0 ? [] : ["sudo", "-n"];
-      const [first, ...rest] = [...as, "apt-get"];
-      run(first, [...rest, "update", "-qq"], quiet);
-      // another run may be installing just now
-      const patient = ["-o", "DPkg::Lock::Timeout=300"];
-      run(first, [...rest, ...patient, "install", "-y", "-qq", "--no-install-recommends", "chromium"], quiet);
-    } catch {
-      console.error(
-        "Chromium could not be installed. Install it by hand, or name its program in the variable CHROMIUM.",
-      );
-      process.exit(1);
-    }
+/** What tests and measures need of the system: where it may be, and Debian's package of it. */
+const programs = {
+  "--browser": {
+    name: "Chromium",
+    places: [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"],
+    packages: ["chromium"],
+    otherwise: "Install it by hand, or name its program in the variable CHROMIUM.",
+  },
+  "--postgres": {
+    name: "PostgreSQL",
+    places: [
+      ...(process.env.PATH ?? "").split(delimiter).map((place) => join(place, "initdb")),
+      ...(existsSync("/usr/lib/postgresql") ? readdirSync("/usr/lib/postgresql") : []).map((version) =>
+        join("/usr/lib/postgresql", version, "bin", "initdb"),
+      ),
+    ],
+    packages: ["postgresql"],
+    otherwise: "Install its server by hand.",
+  },
+};
+
+for (const [flag, { name, places, packages, otherwise }] of Object.entries(programs)) {
+  if (!process.argv.includes(flag) || places.some((place) => place && existsSync(place))) continue;
+  console.log(`Installing ${name} for the tests …`);
+  try {
+    const quiet = {
+      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+      stdio: ["ignore", "ignore", "inherit"],
+    };
+    const as = process.getuid?.() === 0 ? [] : ["sudo", "-n"];
+    const [first, ...rest] = [...as, "apt-get"];
+    run(first, [...rest, "update", "-qq"], quiet);
+    // another run may be installing just now
+    const patient = ["-o", "DPkg::Lock::Timeout=300"];
+    run(first, [...rest, ...patient, "install", "-y", "-qq", "--no-install-recommends", ...packages], quiet);
+  } catch {
+    console.error(`${name} could not be installed. ${otherwise}`);
+    process.exit(1);
   }
 }

@@ -1,4 +1,5 @@
-// Everything that has to hold: types, lint and form, the unit tests, then the real interface. Ends with one line that counts.
+// Everything that has to hold: types, lint and form, the unit tests, those of the server on the other kind
+// of database too, then the real interface. Ends with one line that counts.
 import { spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -64,6 +65,7 @@ await Promise.all([
   check("form", bin("prettier"), ["--check", "--log-level", "warn", "."]),
 ]);
 jest("unit", "--maxWorkers=2");
+jest("elsewhere", "--maxWorkers=2");
 jest("e2e", "--maxWorkers=2");
 rmSync(kept, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);

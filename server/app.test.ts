@@ -6,7 +6,6 @@ import type { Database } from "./database/database.js";
 import type { Express } from "express";
 import { editBetween, equal, plainFrame, type Edit } from "../core/index.js";
 import { frameOf, screen, stack, tabbed } from "../core/testing/frames.js";
-import { cleanUp } from "./database/clean-up.js";
 import { memoryApp } from "./testing/server.js";
 import type { FrameStore } from "./frames/store.js";
 
@@ -283,19 +282,6 @@ describe("the live stream", () => {
 });
 
 describe("the database", () => {
-  test("is cleaned up behind updates, and its log is kept small", async () => {
-    await create(tabbed(), "Cleaned");
-    const written = async () =>
-      (await database.query<{ at: string }>("select redo_lsn::text as at from pg_control_checkpoint()")).rows[0]!.at;
-    const before = await written();
-    await cleanUp(database);
-    const { rows } = await database.query<{ relname: string; ran: boolean }>(
-      "select relname, last_vacuum is not null as ran from pg_stat_user_tables order by relname",
-    );
-    expect(rows.filter(({ ran }) => ran).map(({ relname }) => relname)).toEqual(["frames", "revisions"]);
-    expect(await written()).not.toBe(before);
-    expect((await database.query("show max_wal_size")).rows).toEqual([{ max_wal_size: "64MB" }]);
-  });
   test("what it says of a value it cannot keep is told, and nothing was changed", async () => {
     const { id } = await create(tabbed(), "Not kept");
     const kept = jest

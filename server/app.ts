@@ -2,11 +2,15 @@ import { existsSync } from "node:fs";
 import { join } from "node:path";
 import express, { type Express } from "express";
 import helmet from "helmet";
+import type { Keys } from "./access/keys.js";
+import { keyWanted } from "./access/wanted.js";
 import { rawBody } from "./body.js";
+import type { Database } from "./database/database.js";
 import { frameRoutes } from "./frames/routes.js";
 import type { FrameStore } from "./frames/store.js";
 import { iconRoutes, ownIconRoutes } from "./icons.js";
 import { ownWrites, servedHosts } from "./guard.js";
+import { keepingRoutes } from "./keeping/routes.js";
 import { noRoute, sendProblems } from "./problem.js";
 
 export interface AppOptions {
@@ -15,14 +19,23 @@ export interface AppOptions {
   hosts?: readonly string[];
   /** The folder of the built page; none serves the data alone. */
   page?: string;
+  /** The keys that are asked for; none are where only this machine can come. */
+  keys?: Keys | undefined;
+  /** Addresses of proxies whose headers say who asks (X-Forwarded-…); nobody else's are read. */
+  proxies?: readonly string[];
+  /** The database, where the whole shelf may be taken out. */
+  database?: Database;
   log?: (error: unknown) => void;
 }
 
 /** The application as a request handler. */
-export const createApp = ({ store, hosts = [], page, log = console.error }: AppOptions): Express => {
+export const createApp = (options: AppOptions): Express => {
+  const { store, hosts = [], page, keys, proxies = [], database, log = console.error } = options;
   const app = express();
   app.disable("x-powered-by");
-  app.use(servedHosts(hosts));
+  app.set("trust proxy", proxies.length ? [...proxies] : false);
+  // a name that another page bound to this address brings no key with it
+  if (!keys) app.use(servedHosts(hosts));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -42,7 +55,9 @@ export const createApp = ({ store, hosts = [], page, log = console.error }: AppO
       originAgentCluster: false,
     }),
   );
-  app.use("/api", ownWrites, rawBody);
+  app.use("/api", ownWrites);
+  if (keys) app.use("/api", keyWanted(keys));
+  app.use("/api", rawBody);
   app.use(
     "/api/frames",
     (_request, response, next) => {
@@ -52,6 +67,7 @@ export const createApp = ({ store, hosts = [], page, log = console.error }: AppO
     frameRoutes(store),
   );
   app.use("/api/icons", ownIconRoutes());
+  if (database) app.use("/api/keeping", keepingRoutes(database));
   app.use("/api", noRoute);
   app.use("/icons", iconRoutes());
   if (page && existsSync(page)) {

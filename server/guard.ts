@@ -23,7 +23,9 @@ export const servedHosts = (hosts: readonly string[]): RequestHandler => {
 /** Takes writes from its own pages alone; a program that is no browser sends no Origin. */
 export const ownWrites: RequestHandler = (request, _response, next) => {
   if (["GET", "HEAD", "OPTIONS"].includes(request.method)) return next();
-  const { origin, host } = request.headers;
+  const { origin } = request.headers;
+  // as a proxy says it, where that is to be believed
+  const { host } = request;
   const site = request.headers["sec-fetch-site"];
   const foreign =
     origin !== undefined

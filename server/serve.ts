@@ -2,10 +2,13 @@ import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import pino from "pino";
 import { createApp } from "./app.js";
-import { cleanUp } from "./database/clean-up.js";
-import { isMade, openDatabase } from "./database/open.js";
+import type { Express } from "express";
+import { keysAsked, openTo, urlOf } from "./access/asked.js";
+import type { Database } from "./database/database.js";
+import { isMade, openDatabase, openElsewhere } from "./database/open.js";
 import type { Sync } from "./database/sync.js";
 import { holdFolder } from "./folder/hold.js";
+import { tellServed } from "./folder/served.js";
 import { upgradeFrames } from "./frames/upgrade.js";
 import { FrameStore } from "./frames/store.js";
 import { page, readyPage } from "./page.js";
@@ -18,6 +21,10 @@ export interface ServeOptions {
   host: string;
   /** The data folder. */
   data: string;
+  /** The address of a PostgreSQL that keeps the frames instead. */
+  elsewhere?: string | undefined;
+  /** Addresses of proxies before it. */
+  proxies: readonly string[];
   /** When what is acknowledged is on the disk. */
   sync: Sync;
   /** Where progress goes. */
@@ -29,19 +36,29 @@ export interface Serving {
   stop: () => Promise<void>;
 }
 
+/** What ends that which was begun, the last one first, and how the process ends with it. */
+interface Begun {
+  ends: (() => unknown)[];
+  leave: (code: number) => void;
+}
+
 const cleanEvery = 10 * 60_000;
 
 /** Serves the application until it is told to stop; what it began is ended again when it cannot. */
 export const serve = async (options: ServeOptions): Promise<Serving> => {
-  /** What ends that which was begun, the last one first. */
-  const ends: (() => unknown)[] = [];
+  const ends: Begun["ends"] = [];
   let ending: Promise<void> | null = null;
   const stop = () =>
     (ending ??= (async () => {
       for (const end of ends.reverse()) await end();
     })());
   try {
-    const url = await begin(options, ends, stop);
+    const leave = (code: number) =>
+      void stop().then(
+        () => process.exit(code),
+        () => process.exit(1),
+      );
+    const url = await begin(options, { ends, leave });
     return { url, stop };
   } catch (error) {
     await stop();
@@ -49,63 +66,82 @@ export const serve = async (options: ServeOptions): Promise<Serving> => {
   }
 };
 
-const begin = async (
-  { files, port, host, data, sync, say }: ServeOptions,
-  ends: (() => unknown)[],
-  stop: () => Promise<void>,
-): Promise<string> => {
-  const leave = (code: number) =>
-    void stop().then(
-      () => process.exit(code),
-      () => process.exit(1),
-    );
+/** Comes to the database: the one that was named, or that in the data folder, which is held. */
+const comeTo = async ({ data, elsewhere, sync, say }: ServeOptions, begun: Begun): Promise<Database> => {
+  if (elsewhere !== undefined) {
+    const database = await openElsewhere(elsewhere);
+    begun.ends.push(() => database.close());
+    return database;
+  }
   const onLost = () => {
     process.stderr.write(
       `The data folder ${data} was taken by another process while this one stood still: it stops.\n`,
     );
-    leave(1);
+    begun.leave(1);
   };
-  const given = await readFiles(files);
-  // where nothing was ever kept, making the folder first would only let the person wait
-  if (!isMade(data)) await refuseUnusable(given, async () => false, say);
-  await readyPage(say);
-  ends.push(await holdFolder(data, say, onLost));
+  begun.ends.push(await holdFolder(data, say, onLost));
   const database = await openDatabase({ folder: data, sync, say });
-  ends.push(() => database.close());
-  await upgradeFrames(database, say);
-  const store = new FrameStore(database);
-  await refuseUnusable(given, (path) => store.isKept(path), say);
-  await seedDemos(store, say);
-  ends.push(() => store.closeFiles());
-  const opened = await openFiles(store, given);
+  begun.ends.push(() => database.close());
+  return database;
+};
 
-  const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2));
-  const app = createApp({ store, hosts: [host], page, log: (error) => log.error(error) });
+/** Listens; open requests are answered before it ends. */
+const listen = async (app: Express, { port, host }: ServeOptions, { ends }: Begun): Promise<number> => {
   const server = createServer(app);
   await new Promise<void>((resolve, reject) => {
     server.once("error", reject);
     server.listen(port, host, resolve);
   });
-  // open requests are answered first; live connections never end by themselves
+  // live connections never end by themselves
   ends.push(async () => {
     const closed = new Promise<void>((resolve) => server.close(() => resolve()));
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 500).unref();
     await closed;
   });
+  return (server.address() as AddressInfo).port;
+};
 
-  const cleaning = setInterval(() => {
+const begin = async (options: ServeOptions, begun: Begun): Promise<string> => {
+  const { files, host, data, elsewhere, proxies, say } = options;
+  const { ends } = begun;
+  const given = await readFiles(files);
+  if (elsewhere !== undefined && given.length)
+    throw new Error(
+      "A file is worked on by the one server that holds its data folder. Start without DATABASE_URL to work on files.",
+    );
+  // where nothing was ever kept, making the folder first would only let the person wait
+  if (elsewhere === undefined && !isMade(data)) await refuseUnusable(given, async () => false, say);
+  await readyPage(say);
+  const database = await comeTo(options, begun);
+  const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2));
+  const store = new FrameStore(database);
+  await database.alone(async () => {
+    await upgradeFrames(database, say);
+    await refuseUnusable(given, (path) => store.isKept(path), say);
+    await seedDemos(store, say);
+  });
+  await store.hearOthers((error) => log.error(error));
+  ends.push(() => store.closeFiles());
+  const opened = await openFiles(store, given);
+
+  const keys = await keysAsked({ host, data, proxies });
+  const app = createApp({ store, hosts: [host], page, keys, proxies, database, log: (error) => log.error(error) });
+  const port = await listen(app, options, begun);
+  const url = urlOf(host === "0.0.0.0" || host === "::" ? "localhost" : host, port);
+  if (elsewhere === undefined) ends.push(await tellServed(data, { url, key: keys?.whole ?? null }));
+
+  const keeping = setInterval(() => {
     if (!store.dirty) return;
     store.dirty = false;
-    cleanUp(database).catch((error: unknown) => log.error(error));
+    database.tidy().catch((error: unknown) => log.error(error));
   }, cleanEvery);
-  cleaning.unref();
-  ends.push(() => clearInterval(cleaning));
+  keeping.unref();
+  ends.push(() => clearInterval(keeping));
 
-  for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, () => leave(0));
-  const { port: taken } = server.address() as AddressInfo;
-  const url = `http://${host.includes(":") ? `[${host}]` : host === "0.0.0.0" ? "localhost" : host}:${taken}/`;
+  for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, () => begun.leave(0));
   say(`Handy Frame is at ${url}`);
+  if (keys) openTo(host, port, keys).forEach(say);
   for (const { path, id } of opened) say(`${path} is worked on at ${url}f/${id}/plan`);
   return url;
 };

@@ -2,12 +2,15 @@ import { lazy, StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Navigate, Route, Routes } from "react-router";
 import { sure } from "../core/index.js";
+import { KeyAsk } from "./app/key-ask.js";
 import { NothingHere, Trouble } from "./app/trouble.js";
+import { giveKeyOfAddress } from "./data/give-key.js";
 import "./styles.css";
 
 const Shelf = lazy(async () => ({ default: (await import("./places/shelf/shelf.js")).Shelf }));
 const FrameShell = lazy(async () => ({ default: (await import("./app/frame-shell.js")).FrameShell }));
 
+await giveKeyOfAddress();
 createRoot(sure(document.getElementById("root"))).render(
   <StrictMode>
     <Trouble>
@@ -21,6 +24,7 @@ createRoot(sure(document.getElementById("root"))).render(
             <Route path="*" element={<NothingHere />} />
           </Routes>
         </Suspense>
+        <KeyAsk />
       </BrowserRouter>
     </Trouble>
   </StrictMode>,

@@ -10,6 +10,10 @@ export interface Sql {
 export interface Database extends Sql {
   /** Statements that are done together or not at all, and that no other one comes between. What they answer holds once this does. */
   transaction<T>(work: (sql: Sql) => Promise<T>): Promise<T>;
+  /** What servers on one database must not do at once: each does it when the others have. */
+  alone<T>(work: () => Promise<T>): Promise<T>;
+  /** Gives free what updates left behind, where the database does not do that by itself. */
+  tidy(): Promise<void>;
   close(): Promise<void>;
   /** Where several servers may work on it. */
   readonly news?: News;

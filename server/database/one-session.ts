@@ -53,6 +53,17 @@ export class OneSession implements Database {
     return this.take(true, work);
   }
 
+  /** Nobody else works on it. */
+  alone<T>(work: () => Promise<T>): Promise<T> {
+    return work();
+  }
+
+  /** One statement a call: several in one are a transaction, in which VACUUM is refused. */
+  async tidy(): Promise<void> {
+    await this.exec("vacuum");
+    await this.exec("checkpoint");
+  }
+
   async close(): Promise<void> {
     this.isClosed = true;
     await this.running;

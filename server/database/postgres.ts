@@ -1,4 +1,3 @@
-import { once } from "node:events";
 import { setTimeout as pause } from "node:timers/promises";
 import pg from "pg";
 import { codeOf, messageOf } from "../errors.js";
@@ -7,6 +6,8 @@ import type { Database, News, Sql } from "./database.js";
 
 /** The channel of what servers on one database tell one another. */
 const channel = "handy_frame";
+/** What is locked by who does something alone: a number that nobody else takes. */
+const alone = 4_860_486_048;
 /** How long it is tried again after a listening session was lost, ms. */
 const again = 1000;
 
@@ -43,8 +44,9 @@ export class Postgres implements Database {
 
   constructor(private readonly url: string) {
     this.pool = new pg.Pool({ connectionString: url, max: 16 });
-    // a session that is lost while nobody uses it is replaced with the next use
+    // a session that is lost is replaced with the next use; who uses it then is told by the statement
     this.pool.on("error", () => undefined);
+    this.pool.on("connect", (client) => client.on("error", () => undefined));
     this.sql = on(this.pool);
   }
 
@@ -61,9 +63,7 @@ export class Postgres implements Database {
   }
 
   async transaction<T>(work: (sql: Sql) => Promise<T>): Promise<T> {
-    const client = await this.pool.connect().catch((error: unknown) => {
-      throw told(error);
-    });
+    const client = await this.connected();
     let broken: Error | undefined;
     try {
       await client.query("begin");
@@ -76,6 +76,26 @@ export class Postgres implements Database {
     } finally {
       client.release(broken);
     }
+  }
+
+  async alone<T>(work: () => Promise<T>): Promise<T> {
+    const client = await this.connected();
+    try {
+      await client.query("select pg_advisory_lock($1)", [alone]);
+      return await work();
+    } finally {
+      // the lock goes with the session
+      client.release(true);
+    }
+  }
+
+  /** A PostgreSQL of its own gives free what is not used any more by itself (autovacuum). */
+  async tidy(): Promise<void> {}
+
+  private connected(): Promise<pg.PoolClient> {
+    return this.pool.connect().catch((error: unknown) => {
+      throw told(error);
+    });
   }
 
   readonly news: News = {
@@ -99,9 +119,10 @@ export class Postgres implements Database {
   /** Whenever the session that listens is lost, another one takes its place, and what was told in between may be missed. */
   private async goOnListening(listener: (text: string) => void, missed: () => void): Promise<void> {
     for (;;) {
-      if (this.hearing) await once(this.hearing, "end");
+      // `once` of node:events would throw what is told as an error before the end
+      await new Promise((ended) => (this.hearing ? this.hearing.once("end", ended) : ended(null)));
+      if (!this.isClosed) await pause(again, undefined, { ref: false });
       if (this.isClosed) return;
-      await pause(again, undefined, { ref: false });
       this.hearing = await this.listening(listener).catch(() => null);
       if (this.hearing) missed();
     }

@@ -2,6 +2,7 @@ import { Router, type Request, type Response } from "express";
 import { type Frame, writeFrame } from "../../core/index.js";
 import { createRequest, nameRequest, saveRequest, type SaveRequest } from "../../shape/edits.js";
 import { readFrame, readFrameValue } from "../../shape/read.js";
+import { permissionIn } from "../access/wanted.js";
 import { bytesOf, readBody } from "../body.js";
 import { Problem } from "../problem.js";
 import { follow } from "./live.js";
@@ -57,7 +58,7 @@ export const frameRoutes = (store: FrameStore): Router => {
 
   routes.get("/:id", async (request, response) => {
     const head = await store.read(idOf(request));
-    response.set("ETag", etag(head)).json(head);
+    response.set("ETag", etag(head)).json({ ...head, ...permissionIn(response.locals, head.id) });
   });
 
   routes.get("/:id/file", async (request, response) => {

@@ -17,8 +17,14 @@ export function Notices() {
   const trouble = useEditing((edited) => edited.trouble);
   const aside = useEditing((edited) => edited.aside);
   const unkept = useEditing((edited) => (edited.isKept ? 0 : edited.waiting));
+  const mayChange = useEditing((edited) => edited.mayChange);
   return (
     <>
+      {!mayChange && (
+        <p role="status" className="shrink-0 border-b border-ink bg-petrol-soft px-4 py-1.5">
+          <b>This frame is shown to be looked at.</b> Go through it, try the device; nothing can be changed from here.
+        </p>
+      )}
       {deleted && (
         <div role="alert" className="flex shrink-0 items-center gap-3 border-b border-clay bg-clay-soft px-4 py-2">
           <span className="grow">This frame was deleted. Nothing is lost: it can be brought back.</span>

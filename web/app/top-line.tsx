@@ -1,8 +1,11 @@
 import { Suspense, useCallback, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
+import { sure } from "../../core/index.js";
+import { lookAddress } from "../data/give-key.js";
 import type { Panel } from "../data/selection.js";
 import { Awaited } from "../parts/awaited.js";
 import { Button } from "../parts/button.js";
+import { copyText } from "../parts/copy-text.js";
 import { returnTo } from "../parts/focus-back.js";
 import { TextLine } from "../parts/text-line.js";
 import { wrongEmpty } from "../parts/wrong.js";
@@ -107,11 +110,22 @@ function UndoRedo() {
 
 /** What is not needed at every moment. */
 function More({ onPast }: { onPast: () => void }) {
-  const { selection } = useOpenFrame();
-  const { id } = useParams();
+  const { selection, editing } = useOpenFrame();
+  const { id = "" } = useParams();
   const [, go] = usePlace();
   const dark = useDark();
   const [isOpen, setOpen] = useState(false);
+  const look = useEditing((edited) => edited.look);
+  const copyLook = async () => {
+    const address = lookAddress(id, sure(look));
+    const isCopied = await copyText(address);
+    editing.say(
+      "plain",
+      isCopied
+        ? "On the clipboard: an address by which anyone may look at this frame, and change nothing."
+        : `Anyone may look at this frame, and change nothing, by ${address}`,
+    );
+  };
   const button = <Button tone="quiet" icon="dots-three" aria-label="More" onClick={() => setOpen(true)} />;
   if (!isOpen) return button;
   const toPanel = (panel: Panel) => () => {
@@ -126,6 +140,7 @@ function More({ onPast }: { onPast: () => void }) {
           { label: "Theme and bars of the app…", choose: toPanel("theme") },
           { label: "Devices, widths and facts…", choose: toPanel("devices") },
           { label: "Download the file", href: `/api/frames/${id}/file` },
+          ...(look === null ? [] : [{ label: "Copy an address to look at it", choose: () => void copyLook() }]),
           { label: dark ? "Light theme" : "Dark theme", choose: () => setDark(!dark) },
         ]}
       />

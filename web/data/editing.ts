@@ -31,6 +31,10 @@ export interface Message {
 /** The frame that is worked on, how it came to be so, and how it and the server stand. */
 export interface Edited extends Standing {
   id: string;
+  /** It may be changed from here, rather than looked at alone. */
+  mayChange: boolean;
+  /** The key by which others may look at it; null where no key is asked for. */
+  look: string | null;
   frame: Frame;
   history: History;
   message: Message | null;
@@ -57,6 +61,8 @@ export class Editing extends External<Edited> {
     const { id, revision, frame } = head;
     super({
       id,
+      mayChange: head.mayChange ?? true,
+      look: head.look ?? null,
       frame,
       history: { frame, done: [], undone: [] },
       revision,
@@ -123,25 +129,35 @@ export class Editing extends External<Edited> {
 
   /** Makes an edit; answers the faults that forbid it, which are told too, or null. */
   edit(edit: Edit, label: string): Fault[] | null {
+    if (this.isLookedAt()) return [];
     const faults = this.fold({ do: "edit", edit, label: called(label) });
     this.tell(faults);
     return faults;
   }
 
   undo(): void {
-    if (this.get().history.done.length) this.tell(this.fold({ do: "undo" }));
+    if (this.get().history.done.length && !this.isLookedAt()) this.tell(this.fold({ do: "undo" }));
   }
 
   redo(): void {
-    if (this.get().history.undone.length) this.tell(this.fold({ do: "redo" }));
+    if (this.get().history.undone.length && !this.isLookedAt()) this.tell(this.fold({ do: "redo" }));
   }
 
   private tell(faults: Fault[] | null): void {
     const [first] = faults ?? [];
-    if (!first) return;
-    const text = faultSays(this.get().frame, first);
+    if (first) this.refuse(faultSays(this.get().frame, first));
+  }
+
+  private refuse(text: string): void {
     if (this.heard) this.heard.push(text);
     else this.say("fault", text);
+  }
+
+  /** Whether nothing may be changed from here, which is said. */
+  private isLookedAt(): boolean {
+    if (this.get().mayChange) return false;
+    this.refuse("This frame is shown to be looked at: nothing was changed.");
+    return true;
   }
 
   /** Does something, and answers why it was refused instead of telling it above the page: for a field that says it itself. */

@@ -11,6 +11,10 @@ export interface HeadAnswer {
   file?: FileState | null;
   /** The keys of the newest edits: what has arrived of those that a window left. */
   keys?: readonly string[];
+  /** Whether it may be changed from here. */
+  mayChange?: boolean;
+  /** The key by which others may look at it, where a key is asked for. */
+  look?: string | null;
 }
 
 /** Where the server has all frames. */

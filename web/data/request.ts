@@ -1,4 +1,5 @@
 import type { Fault } from "../../core/index.js";
+import { entry, isKeyWanted } from "./entry.js";
 import { ProblemError } from "./problem.js";
 
 interface RequestOptions {
@@ -34,13 +35,15 @@ export const request = async <T>(
     const problem: Record<string, unknown> & { title?: string; detail?: string; faults?: Fault[] } = json();
     const { title = response.statusText, detail = "", faults } = problem;
     // what stands between answers 502 to 504 when the server is away
-    throw new ProblemError(
+    const error = new ProblemError(
       response.status >= 502 && response.status <= 504 ? 0 : response.status,
       title,
       detail,
       faults,
       problem,
     );
+    if (isKeyWanted(error) && !entry.get().refused) entry.set({ refused: error });
+    throw error;
   }
   return (text === "" ? undefined : json()) as T;
 };

@@ -15,6 +15,7 @@ import type { Aside } from "./aside.js";
 import { together } from "./external.js";
 import type { FileState } from "./file.js";
 import { oncePainted } from "./once-painted.js";
+import { isKeyWanted } from "./entry.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
 import { framePath, type HeadAnswer } from "./frame-path.js";
@@ -123,9 +124,10 @@ export class Sync {
   /** Keys of edits that the server had when the frame was read. */
   private readonly arrived: ReadonlySet<string>;
   private readonly path: string;
+  private readonly mayChange: boolean;
 
   constructor(
-    { id, frame, revision, keys }: HeadAnswer,
+    { id, frame, revision, keys, mayChange = true }: HeadAnswer,
     private readonly host: SyncHost,
   ) {
     this.base = frame;
@@ -133,6 +135,7 @@ export class Sync {
     this.waiting = new Waiting(id, (isKept) => this.host.stand({ isKept }));
     this.arrived = new Set(keys);
     this.path = framePath(id);
+    this.mayChange = mayChange;
   }
 
   /** Follows what others do, and sends what waits; the answer ends both. */
@@ -189,7 +192,8 @@ export class Sync {
 
   /** Goes on with what windows left unsent that are gone, as after a reload. */
   private async takeOver(): Promise<void> {
-    const left = await this.waiting.takeOver();
+    // what may not be sent from here waits for a window that may
+    const left = this.mayChange ? await this.waiting.takeOver() : [];
     for (const queued of left) if (!this.arrived.has(queued.key)) this.host.again(queued);
     void this.flush();
   }
@@ -233,7 +237,8 @@ export class Sync {
       this.stand(this.queue.length ? "saving" : "saved");
       void this.flush();
     } catch (error) {
-      if (error instanceof ProblemError && error.status !== 0) this.host.fault(problemSays(this.base, error));
+      if (error instanceof ProblemError && error.status !== 0 && !isKeyWanted(error))
+        this.host.fault(problemSays(this.base, error));
       if (!this.closed) this.away();
     }
   }
@@ -274,7 +279,8 @@ export class Sync {
   private async failed(error: unknown, edits: readonly Queued[]): Promise<void> {
     if (!(error instanceof ProblemError)) throw error;
     if (error.status < 500) this.untroubled();
-    if (error.status === 0) return this.away();
+    // it is asked for, and what waits is sent once it was given
+    if (error.status === 0 || isKeyWanted(error)) return this.away();
     if (error.status === 507) return this.noRoom(error);
     const sentBefore = new Set(keysIn(error));
     if (error.status === 409 && edits.some(({ key }) => sentBefore.has(key)))

@@ -12,8 +12,8 @@ export interface ShelfFramesProps {
   wanted: string;
   onWant: (text: string) => void;
   isLoading: boolean;
-  /** The server does not answer. */
-  isDown: boolean;
+  /** Why they cannot be read; null where they can. */
+  trouble: string | null;
   attempt: Attempt;
 }
 
@@ -21,7 +21,7 @@ const boxed = "rounded-md border border-dashed border-field p-6 text-ink-2";
 
 /** The frames on the shelf, and what there is to say where there is none. */
 export function ShelfFrames(props: ShelfFramesProps) {
-  const { all, found, isDeleted, wanted, onWant, isLoading, isDown, attempt } = props;
+  const { all, found, isDeleted, wanted, onWant, isLoading, trouble, attempt } = props;
   const count = all?.length === 1 ? "one on the shelf" : all ? `${all.length} on the shelf` : "";
   const named = new Map<string, number>();
   for (const { name } of all ?? []) named.set(name, (named.get(name) ?? 0) + 1);
@@ -38,9 +38,9 @@ export function ShelfFrames(props: ShelfFramesProps) {
           className="ml-auto h-8 w-56 rounded-sm border border-field bg-plate-2 px-2 font-normal"
         />
       </h2>
-      {isDown && (
+      {trouble && (
         <p role="alert" className="rounded-md border border-clay bg-clay-soft p-4">
-          The server does not answer. It is asked again as soon as this window is looked at.
+          {trouble}
         </p>
       )}
       {isLoading && <p className="text-ink-2">Reading the shelf …</p>}

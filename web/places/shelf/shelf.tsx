@@ -1,5 +1,6 @@
 import { type DragEvent, useState } from "react";
 import { setDark, useDark } from "../../app/theme.js";
+import { ProblemError } from "../../data/problem.js";
 import { type ShelfRow, useShelf } from "../../data/shelf.js";
 import { Button } from "../../parts/button.js";
 import { DeletedFrames } from "./deleted-frames.js";
@@ -9,6 +10,14 @@ import { TroubleBox } from "./trouble-box.js";
 import { useAttempt } from "./use-attempt.js";
 import { usePaste } from "./use-paste.js";
 import { useStarts } from "./use-starts.js";
+
+/** Why the shelf cannot be read; null where it can. */
+const shelfTrouble = (error: unknown): string | null => {
+  if (error === undefined) return null;
+  if (error instanceof ProblemError && error.status === 403)
+    return "This browser may look at one frame, not at the shelf. Open the address that was sent to you, or give the server's key by an address with it.";
+  return "The server does not answer. It is asked again as soon as this window is looked at.";
+};
 
 /** All frames, new ones, and those that were deleted. */
 export function Shelf() {
@@ -48,7 +57,7 @@ export function Shelf() {
           wanted={wanted}
           onWant={setWanted}
           isLoading={isLoading}
-          isDown={error !== undefined && !rows}
+          trouble={rows ? null : shelfTrouble(error)}
           attempt={attempt}
         />
         {/* what can be pressed does not move away as the frames above it come */}
