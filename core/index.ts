@@ -38,6 +38,7 @@ export {
   type Edit,
   editBetween,
   type EditResult,
+  EditRun,
   fold,
   type Forms,
   freeIdIn,
@@ -245,6 +246,8 @@ export {
   type View,
   viewOf,
   writeFrame,
+  atOnce,
+  type Steps,
 } from "./frame/index.js";
 export {
   type AddressRow,

@@ -1,8 +1,7 @@
 import express, { type Request, type RequestHandler } from "express";
 import type Joi from "joi";
-import { faultsFrom } from "../shape/faults.js";
-import { mostBytes, parseJson } from "../shape/json.js";
-import { joiOptions } from "../shape/read.js";
+import { mostBytes, mostFaults, parseJson } from "../shape/json.js";
+import { schemaFaults } from "../shape/form.js";
 import { Problem } from "./problem.js";
 
 /** The body as its bytes: JSON is read by the same reader as files, which says where it is broken, and mends nothing. */
@@ -20,10 +19,10 @@ export const readBody = <T>(request: Request, schema: Joi.Schema): T => {
   const parsed = parseJson(bytesOf(request));
   if (!parsed.ok)
     throw new Problem("not-json", "The body cannot be read; nothing was changed.", { faults: parsed.faults });
-  const { error } = schema.validate(parsed.value, joiOptions);
-  if (error)
+  const faults = schemaFaults(schema, parsed.value);
+  if (faults.length)
     throw new Problem("wrong-form", "The body has another form than this request wants; nothing was changed.", {
-      faults: faultsFrom(error),
+      faults: faults.slice(0, mostFaults),
     });
   return parsed.value as T;
 };

@@ -3,7 +3,8 @@ import { equal, faultsOf, type Edit, type Frame, plainFrame, segmentsOf } from "
 import { tabbed } from "../core/testing/frames.js";
 import { anyEdit, anyFrame } from "../core/testing/arbitrary.js";
 import { applyChecked, editSchema } from "./edits.js";
-import { joiOptions, readFrameValue } from "./read.js";
+import { joiOptions } from "./form.js";
+import { readFrameValue } from "./read.js";
 
 const frame = plainFrame(tabbed());
 const told = (edit: unknown, on: Frame = frame): string[] => {

@@ -2,15 +2,14 @@ import Joi from "joi";
 import {
   type Edit,
   type EditResult,
-  applyEach,
+  EditRun,
   applySoundly,
   type Forms,
   type Frame,
   pointer,
   shown,
 } from "../core/index.js";
-import { faultsFrom } from "./faults.js";
-import { joiOptions } from "./read.js";
+import { schemaFaults } from "./form.js";
 import { byKind, frameFields, id, node } from "./schema.js";
 
 const key = Joi.string().max(60).required();
@@ -59,10 +58,10 @@ const fieldForms: Readonly<Record<string, Joi.Schema>> = frameFields;
 
 /** The forms of all that an edit can put into a frame. */
 const forms: Forms = {
-  node: (at, value) => faultsFrom(node.validate(value, joiOptions).error, ["nodes", at]),
+  node: (at, value) => schemaFaults(node, value, ["nodes", at]),
   field: (at, value) => {
     const schema = at === "root" ? id.required() : fieldForms[at];
-    if (schema) return faultsFrom(schema.validate(value, joiOptions).error, [at]);
+    if (schema) return schemaFaults(schema, value, [at]);
     if (value === undefined) return [];
     return [
       {
@@ -78,9 +77,8 @@ const forms: Forms = {
 /** Applies an edit and checks, in form and in meaning, what it touched and no more: a save costs what changed, not what there is. */
 export const applyChecked = (frame: Frame, edit: Edit): EditResult => applySoundly(frame, edit, forms);
 
-/** The same for several edits one after another, with one copy of the frame for all of them. */
-export const applyAllChecked = (frame: Frame, edits: readonly Edit[]): ReturnType<typeof applyEach> =>
-  applyEach(frame, edits, { forms, sound: true });
+/** The same for edits one after another, with one copy of the frame for all of them. */
+export const checkedRun = (frame: Frame): EditRun => new EditRun(frame, { forms, sound: true });
 
 /** A request to save: edits with a key each, by which a client knows its own again, and what they are called. */
 export interface SaveRequest {

@@ -69,13 +69,15 @@ const remedyOf = (item: Joi.ValidationErrorItem): string => {
 /** Turns what Joi says into faults, each once, with a pointer below `at`. */
 export const faultsFrom = (error: Joi.ValidationError | undefined, at: (string | number)[] = []): Fault[] => {
   const faults = new Map<string, Fault>();
+  const told = new Set<string>();
   for (const item of error?.details ?? []) {
     const where = pointer(...at, ...item.path);
     const value = item.context && "value" in item.context ? item.context.value : undefined;
     const fault = { pointer: where, received: shown(value), expected: expectedBy(item), remedy: remedyOf(item) };
     if (item.type === "object.unknown") fault.received = `the unknown key ${shown(item.path.at(-1))}`;
     // a value that is none of the allowed ones need not be told its type too
-    if (item.type.endsWith(".base") && [...faults.values()].some((known) => known.pointer === where)) continue;
+    if (item.type.endsWith(".base") && told.has(where)) continue;
+    told.add(where);
     if (!faults.has(`${where} ${fault.expected}`)) faults.set(`${where} ${fault.expected}`, fault);
   }
   return [...faults.values()];

@@ -15,8 +15,8 @@ import { textFaults } from "../core/frame/text.js";
 
 /** The most a frame file or a request may weigh, bytes. */
 export const mostBytes = 4 * 1024 * 1024;
-/** More faults than this are counted, not listed. */
-export const mostFaults = 200;
+/** So many faults are told: who mends those asks again. */
+export const mostFaults = 100;
 /** Lists and objects may lie this deep in one another; a frame needs about ten, and what reads them goes down step by step. */
 const mostLevels = 100;
 
@@ -114,20 +114,22 @@ const jsonError = (text: string): string => {
 };
 
 /** `__proto__` as a key is no key to the language's own objects: what is under it would silently be lost. */
-const reservedKeys = (value: unknown, at: string[]): Fault[] => {
-  if (typeof value !== "object" || value === null) return [];
-  return Object.keys(value).flatMap((key) =>
-    key === "__proto__"
-      ? [
-          {
-            pointer: pointer(...at, key),
-            received: "the key __proto__",
-            expected: "an id or a key of the format",
-            remedy: "Give it another name.",
-          },
-        ]
-      : reservedKeys(Reflect.get(value, key), [...at, key]),
-  );
+const reservedKeys = (value: unknown, at: string[] = [], faults: Fault[] = []): Fault[] => {
+  if (typeof value !== "object" || value === null) return faults;
+  for (const key of Object.keys(value)) {
+    if (faults.length >= mostFaults) break;
+    at.push(key);
+    if (key === "__proto__")
+      faults.push({
+        pointer: pointer(...at),
+        received: "the key __proto__",
+        expected: "an id or a key of the format",
+        remedy: "Give it another name.",
+      });
+    else reservedKeys(Reflect.get(value, key), at, faults);
+    at.pop();
+  }
+  return faults;
 };
 
 const decoded = (input: string | Uint8Array): { text: string; faults: Fault[] } => {
@@ -176,8 +178,8 @@ export const parseJson = (input: string | Uint8Array): Parsed => {
   }
   const wrong = [
     ...repeats,
-    ...(text.includes("__proto__") ? reservedKeys(value, []) : []),
-    ...(suspect.test(text) ? textFaults(value) : []),
+    ...(text.includes("__proto__") ? reservedKeys(value) : []),
+    ...(suspect.test(text) ? textFaults(value, [], mostFaults) : []),
   ];
   return wrong.length ? { ok: false, faults: wrong } : { ok: true, value };
 };

@@ -1,21 +1,21 @@
-import type Joi from "joi";
 import type { Fault } from "../core/frame/fault.js";
 import { faultsOf } from "../core/faults/faults.js";
 import { pointer, segmentsOf } from "../core/frame/pointer.js";
 import { isOlder, upgraded } from "../core/frame/upgrade.js";
+import { atOnce, type Steps } from "../core/frame/steps.js";
 import { plainFrame } from "../core/frame/write.js";
 import type { Frame } from "../core/frame/types.js";
-import { faultsFrom } from "./faults.js";
+import { formFaults, partAt } from "./form.js";
 import { mostFaults, parseJson } from "./json.js";
-import { frame as frameSchema } from "./schema.js";
 
-export type ReadResult = { ok: true; frame: Frame } | { ok: false; faults: Fault[] };
+/** A frame, or what is wrong: the first faults, and whether there are more than are told. */
+export type ReadResult = { ok: true; frame: Frame } | { ok: false; faults: Fault[]; more: boolean };
 
-export const joiOptions: Joi.ValidationOptions = {
-  abortEarly: false,
-  convert: false,
-  errors: { render: true, label: "key" },
-};
+const refused = (faults: readonly Fault[]): ReadResult => ({
+  ok: false,
+  faults: faults.slice(0, mostFaults),
+  more: faults.length > mostFaults,
+});
 
 /** Takes what a fault points at out of the value; with `whole`, the object it stands in too. */
 const prune = (value: unknown, fault: Fault, whole: boolean): void => {
@@ -30,19 +30,20 @@ const prune = (value: unknown, fault: Fault, whole: boolean): void => {
 };
 
 /** What of a value is sound in form: the rest taken out bit by bit; null when nothing is left to look at. */
-const soundPart = (value: unknown, faults: readonly Fault[]): Frame | null => {
+function* soundPart(value: unknown, faults: readonly Fault[]): Steps<Frame | null> {
   if (faults.some((fault) => fault.pointer === "" || fault.pointer === "/nodes" || fault.pointer === "/root"))
     return null;
   const copy = structuredClone(value);
   // from the end, so that the places in lists stay true
   for (const fault of [...faults].reverse()) prune(copy, fault, false);
+  const parts = new Set(faults.map(({ pointer: at }) => partAt(at)));
   for (let round = 0; round < 6; round += 1) {
-    const { error } = frameSchema.validate(copy, joiOptions);
-    if (!error) return copy as Frame;
-    for (const fault of faultsFrom(error).reverse()) prune(copy, fault, true);
+    const left = yield* formFaults(copy, parts);
+    if (left.length === 0) return copy as Frame;
+    for (const fault of left.reverse()) prune(copy, fault, true);
   }
   return null;
-};
+}
 
 /** Whether a pointer leads to something in a value. */
 const isThere = (value: unknown, at: string): boolean => {
@@ -63,33 +64,41 @@ const inFile = (value: unknown, fault: Fault): Fault => {
   return { ...fault, pointer: pointer(...segments), remedy };
 };
 
-/** Reads a frame from any value, in the present format or one before: every fault of form and of meaning at once, or the frame in its plain form. */
-export const readFrameValue = (value: unknown): ReadResult => {
-  if (!isOlder(value)) return readPresent(value);
-  const read = readPresent(upgraded(value));
-  return read.ok ? read : { ok: false, faults: read.faults.map((fault) => inFile(value, fault)) };
-};
+/** Reads a frame from any value, in the present format or one before: the faults of form and of meaning at once, the first hundred of them, or the frame in its plain form. */
+export const readFrameValue = (value: unknown): ReadResult => atOnce(readingFrameValue(value));
 
-const readPresent = (value: unknown): ReadResult => {
-  const first = frameSchema.validate(value, joiOptions);
-  if (!first.error) {
+/** The same in steps. */
+export function* readingFrameValue(value: unknown): Steps<ReadResult> {
+  if (!isOlder(value)) return yield* readPresent(value);
+  const read = yield* readPresent(upgraded(value));
+  return read.ok ? read : { ...read, faults: read.faults.map((fault) => inFile(value, fault)) };
+}
+
+/** Faults of meaning, until there are more than are told. */
+const meaningFaults = (frame: Frame): Fault[] => faultsOf(frame, undefined, true, mostFaults + 1);
+
+function* readPresent(value: unknown): Steps<ReadResult> {
+  const faults = yield* formFaults(value);
+  if (faults.length === 0) {
     const frame = value as Frame;
-    const faults = faultsOf(frame);
-    return faults.length ? { ok: false, faults } : { ok: true, frame: plainFrame(frame) };
+    const meant = meaningFaults(frame);
+    return meant.length ? refused(meant) : { ok: true, frame: plainFrame(frame) };
   }
-  const faults = faultsFrom(first.error);
-  if (faults.length > mostFaults) return { ok: false, faults };
+  if (faults.length > mostFaults) return refused(faults);
   // what is sound in form apart from that may still have faults of meaning, which should not wait for the next try
-  const rest = soundPart(value, faults);
+  const rest = yield* soundPart(value, faults);
   const under = (place: string, fault: Fault) => place === fault.pointer || place.startsWith(`${fault.pointer}/`);
   if (rest)
-    for (const fault of faultsOf(rest))
+    for (const fault of meaningFaults(rest))
       if (!faults.some((known) => under(fault.pointer, known) || under(known.pointer, fault))) faults.push(fault);
-  return { ok: false, faults };
-};
+  return refused(faults);
+}
 
 /** Reads a `*.frame.json` file: its text, or its bytes as they stand on the disk. */
-export const readFrame = (file: string | Uint8Array): ReadResult => {
+export const readFrame = (file: string | Uint8Array): ReadResult => atOnce(readingFrame(file));
+
+/** The same in steps. */
+export function* readingFrame(file: string | Uint8Array): Steps<ReadResult> {
   const parsed = parseJson(file);
-  return parsed.ok ? readFrameValue(parsed.value) : parsed;
-};
+  return parsed.ok ? yield* readingFrameValue(parsed.value) : refused(parsed.faults);
+}

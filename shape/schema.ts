@@ -381,10 +381,13 @@ export const frameFields = {
   ),
 };
 
+/** All nodes of a frame, or some. */
+export const nodes = byId(node);
+
 /** The whole frame file. */
 export const frame = Joi.object({
   format: Joi.valid("handy-frame/2").required(),
   ...frameFields,
   root: id.required(),
-  nodes: byId(node).required(),
+  nodes: nodes.required(),
 });

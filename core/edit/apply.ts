@@ -4,7 +4,7 @@ import { indexOf, shareIndex } from "../frame/frame-index.js";
 import type { Id } from "../frame/parts.js";
 import { segmentsOf } from "../frame/pointer.js";
 import { textFaults } from "../frame/text.js";
-import type { Frame } from "../frame/types.js";
+import type { Frame, Node } from "../frame/types.js";
 import { faultsOf } from "../faults/faults.js";
 import { Draft, type Forms, type Turn } from "./draft.js";
 import type { Edit, PatchOperation } from "./edit.js";
@@ -47,15 +47,30 @@ const changes = ({ path }: PatchOperation, keys: ReadonlySet<string>): boolean =
 const changesFields = (patches: readonly PatchOperation[]): boolean =>
   patches.some(({ path }) => !path.startsWith("/nodes/"));
 
-/** The touched nodes, and those in containers whose children changed: what a change of them can make unsound. */
+/** The nodes that stand in a container otherwise than before: all, where it is another container now. */
+const restood = (before: Node | undefined, after: Node | undefined): Id[] => {
+  const [from, to] = [before, after].map((node) => (node ? childrenOf(node) : []));
+  if (before?.kind !== after?.kind) return [...from!, ...to!];
+  if (from === to) return [];
+  const [old, now] = [new Set(from), new Set(to)];
+  return [...from!.filter((id) => !now.has(id)), ...to!.filter((id) => !old.has(id))];
+};
+
+/**
+ * What a change of the touched nodes can make unsound: these, what stands otherwise than before because of them, and what
+ * that stands in, as of a node that is new, gone or of another kind. A node's soundness hangs on nothing else of those around
+ * it, so that a change in a container of thousands does not look at all of them.
+ */
 const reach = (before: Frame, draft: Draft, touched: ReadonlySet<Id>): Set<Id> => {
-  const reached = new Set(touched);
-  const indices = [indexOf(before), indexOf(draft.frame)];
+  const moved = new Set<Id>();
   for (const id of touched) {
-    for (const node of [draft.nodeBefore(id), draft.node(id)])
-      for (const child of node ? childrenOf(node) : []) reached.add(child);
-    for (const { parents } of indices) for (const parent of parents.get(id) ?? []) reached.add(parent);
+    const [from, to] = [draft.nodeBefore(id), draft.node(id)];
+    for (const child of restood(from, to)) moved.add(child);
+    if (from?.kind !== to?.kind) moved.add(id);
   }
+  const reached = new Set([...touched, ...moved]);
+  for (const { parents } of [indexOf(before), indexOf(draft.frame)])
+    for (const id of moved) for (const parent of parents.get(id) ?? []) reached.add(parent);
   return reached;
 };
 
@@ -143,7 +158,28 @@ export const applyEach = (
     const { frame: next, ...applied } = result;
     return { frame: next, results: [applied] };
   }
-  const draft = new Draft(frame, forms);
-  const results = edits.map((edit) => applyTo(draft, edit, sound));
-  return { frame: results.some(({ ok }) => ok) ? draft.frame : frame, results };
+  const run = new EditRun(frame, { forms, sound });
+  const results = edits.map((edit) => run.apply(edit));
+  return { frame: results.some(({ ok }) => ok) ? run.frame : frame, results };
 };
+
+/** Edits applied one after another, as they come, with one copy of the frame's table for all of them. */
+export class EditRun {
+  private readonly draft: Draft;
+  private readonly sound: boolean;
+
+  constructor(frame: Frame, { forms, sound = false }: ApplyOptions = {}) {
+    this.draft = new Draft(frame, forms);
+    this.sound = sound;
+  }
+
+  /** Applies an edit; one that cannot be made is passed over. */
+  apply(edit: Edit): Applied | Refused {
+    return applyTo(this.draft, edit, this.sound);
+  }
+
+  /** The frame as it is now. Its table changes with the next edit: what is to stay is to be copied before. */
+  get frame(): Frame {
+    return this.draft.frame;
+  }
+}

@@ -21,14 +21,27 @@ const claimsOf = (frame: Frame, id: Id): Claim[] => {
   return [...own, ...(node.also ?? []).map((text, i) => ({ id, at: ["nodes", id, "also", i], text }))];
 };
 
-/** An address as this frame has them: that of another screen, else one made of the screen's own id. */
-const exampleOf = (frame: Frame, id: Id): string => {
-  const others = Object.entries(frame.nodes).flatMap(([other, node]) =>
-    other !== id && node.kind === "screen" && node.path !== undefined && readPattern(node.path).ok ? [node.path] : [],
-  );
-  const withParam = others.find((path) => path.includes(":"));
-  return withParam ?? others[0] ?? `/${id.toLowerCase()}/:item`;
+const examples = new WeakMap<Frame, string | null>();
+
+/** An address as this frame has them, best with a parameter; null where it has none. */
+const exampleIn = (frame: Frame): string | null => {
+  let found = examples.get(frame);
+  if (found !== undefined) return found;
+  found = null;
+  for (const node of Object.values(frame.nodes)) {
+    if (node.kind !== "screen" || node.path === undefined || !readPattern(node.path).ok) continue;
+    if (node.path.includes(":")) {
+      found = node.path;
+      break;
+    }
+    found ??= node.path;
+  }
+  examples.set(frame, found);
+  return found;
 };
+
+/** An address as this frame has them: that of another screen, else one made of the screen's own id. */
+const exampleOf = (frame: Frame, id: Id): string => exampleIn(frame) ?? `/${id.toLowerCase()}/:item`;
 
 /** A screen's addresses are patterns. */
 export const patternFaults: NodeRule = (frame, report, id) => {

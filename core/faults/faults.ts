@@ -53,18 +53,20 @@ const nodeRules: readonly NodeRule[] = [
 /**
  * The faults of meaning of a frame whose form is right: what its names and its nesting say that cannot be.
  * With `touched`, only what may have come from a change of those nodes; a change of the frame's own fields wants all.
- * Clashes of addresses are looked for unless it is known that no address changed.
+ * Clashes of addresses are looked for unless it is known that no address changed. Where there are `most`, no node is looked
+ * at any more.
  */
-export const faultsOf = (frame: Frame, touched?: ReadonlySet<Id>, addresses = true): Fault[] => {
+export const faultsOf = (frame: Frame, touched?: ReadonlySet<Id>, addresses = true, most = Infinity): Fault[] => {
   const faults: Fault[] = [];
   const report = reportInto(faults);
   rootFaults(frame, report);
   if (!touched) for (const rule of fieldRules) rule(frame, report);
   for (const id of touched ?? Object.keys(frame.nodes)) {
+    if (faults.length >= most) break;
     const node = nodeIn(frame, id);
     if (node) for (const rule of nodeRules) rule(frame, report, id, node);
   }
   depthFaults(frame, report);
   if (addresses) clashFaults(frame, report, touched);
-  return faults;
+  return faults.length > most ? faults.slice(0, most) : faults;
 };

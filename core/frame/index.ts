@@ -92,6 +92,7 @@ export {
   type WithinKey,
 } from "./properties.js";
 export { cornerOf, defaultCorner, defaultSizes, markOf, sizeOf } from "./sizes.js";
+export { atOnce, type Steps } from "./steps.js";
 export { firstOf, lastOf, sure } from "./sure.js";
 export { textFaults } from "./text.js";
 export { type ColourPair, colourPairs, coloursOf, inkOn, type Palette } from "./theme.js";

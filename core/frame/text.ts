@@ -36,19 +36,27 @@ const isAllRight = (value: unknown): boolean => {
   return true;
 };
 
-/** The faults of all texts in a value, keys of objects among them; `at` is where the value stands. */
-export const textFaults = (value: unknown, at: readonly (string | number)[] = []): Fault[] =>
-  isAllRight(value) ? [] : faultsIn(value, at);
+/** The faults of all texts in a value, keys of objects among them, `most` at most; `at` is where the value stands. */
+export const textFaults = (value: unknown, at: readonly (string | number)[] = [], most = Infinity): Fault[] => {
+  const faults: Fault[] = [];
+  if (!isAllRight(value)) gather(value, [...at], faults, most);
+  return faults;
+};
 
-const faultsIn = (value: unknown, at: readonly (string | number)[]): Fault[] => {
+/** Goes over a value; `at` is where it has got to, and as it was in the end. */
+const gather = (value: unknown, at: (string | number)[], faults: Fault[], most: number): void => {
   if (typeof value === "string") {
     const letter = wrongLetter(value);
-    return letter === null ? [] : [fault(at, value, letter)];
+    if (letter !== null) faults.push(fault(at, value, letter));
   }
-  if (typeof value !== "object" || value === null) return [];
-  if (Array.isArray(value)) return value.flatMap((inner, i) => faultsIn(inner, [...at, i]));
-  return Object.entries(value).flatMap(([key, inner]) => {
-    const letter = wrongLetter(key);
-    return letter === null ? faultsIn(inner, [...at, key]) : [fault([...at, key.toWellFormed()], key, letter)];
-  });
+  if (typeof value !== "object" || value === null) return;
+  const isList = Array.isArray(value);
+  for (const [key, inner] of Object.entries(value)) {
+    if (faults.length >= most) return;
+    const letter = isList ? null : wrongLetter(key);
+    at.push(isList ? Number(key) : key.toWellFormed());
+    if (letter === null) gather(inner, at, faults, most);
+    else faults.push(fault(at, key, letter));
+    at.pop();
+  }
 };

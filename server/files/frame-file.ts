@@ -5,8 +5,9 @@ import { open } from "node:fs/promises";
 import { basename } from "node:path";
 import { differencesOf, editBetween, equal, type Frame, plainFrame, writeFrame, sure } from "../../core/index.js";
 import { mostBytes } from "../../shape/json.js";
-import { readFrame } from "../../shape/read.js";
+import { readFrame, readingFrame } from "../../shape/read.js";
 import type { SaveRequest } from "../../shape/edits.js";
+import { inSlices } from "../in-slices.js";
 import { isSameLook, type Look, lookAt } from "./look.js";
 import { Replaced } from "./replaced.js";
 import type { AtRevision, FileStanding, FileState } from "./state.js";
@@ -163,7 +164,7 @@ export class FrameFile {
   }
 
   private async read(look: Look, bytes: Buffer, isFirst: boolean): Promise<void> {
-    const read = readFrame(bytes);
+    const read = await inSlices(readingFrame(bytes));
     if (!read.ok) {
       if (!isFirst && !isSameLook(look, this.doubtful)) {
         this.doubtful = look;
