@@ -1,13 +1,13 @@
 import { renameSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { afterCut, recordWhole } from "./cut.js";
-import { acknowledgedBy, inTheMidst, lostOf, saveUntilGone } from "./kills.js";
+import { acknowledgedBy, inTheMidst, lostOf, saveUntilGone, timesOr } from "./kills.js";
 import { luckOf } from "./luck.js";
 import { FaultPerson } from "./person.js";
 import { FaultyServer } from "./server.js";
 
 /** Cuts the power in the midst of saving, again and again: what was not synced is there by chance, by pages. */
-export const cuts = async (folder: string, times = Number(process.env.TIMES ?? 50)): Promise<string> => {
+export const cuts = async (folder: string, times = timesOr(50), sync = "each"): Promise<string> => {
   const luck = luckOf(3);
   const record = `${folder}-record`;
   const first = FaultyServer.start({ folder });
@@ -19,7 +19,11 @@ export const cuts = async (folder: string, times = Number(process.env.TIMES ?? 5
   for (let i = 0; i < times; i += 1) {
     rmSync(record, { recursive: true, force: true });
     recordWhole(folder, record);
-    const server = FaultyServer.start({ folder, shim: { script: "recording-disk.cjs", told: { folder, record } } });
+    const server = FaultyServer.start({
+      folder,
+      more: ["--sync", sync],
+      shim: { script: "recording-disk.cjs", told: { folder, record } },
+    });
     const url = await server.url().catch(() => null);
     if (url === null) {
       broken += 1;
@@ -43,5 +47,8 @@ export const cuts = async (folder: string, times = Number(process.env.TIMES ?? 5
   if (url === null) broken += 1;
   else lost = Math.max(lost, await lostOf(url, people));
   await server.stop();
-  return `${times} power cuts in saving, ${acknowledgedBy(people)} edits acknowledged, ${lost} lost, ${broken} folders that did not start`;
+  return `${times} power cuts in saving, synced ${sync}, ${acknowledgedBy(people)} edits acknowledged, ${lost} lost, ${broken} folders that did not start`;
 };
+
+/** That cuts are met at all: without syncing something is lost by them. */
+export const unsyncedCuts = (folder: string): Promise<string> => cuts(folder, timesOr(8), "never");

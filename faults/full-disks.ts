@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from "node:fs";
 import { dirname } from "node:path";
-import { acknowledgedBy, lostOf } from "./kills.js";
+import { acknowledgedBy, lostOf, timesOr } from "./kills.js";
 import { FaultPerson } from "./person.js";
 import { FaultyServer } from "./server.js";
 
@@ -8,7 +8,7 @@ const MB = 1024 * 1024;
 const plenty = 1024 * MB;
 
 /** Lets the disk become full at many points of saving; then room is made, and all goes on without a start. */
-export const fullDisks = async (folder: string, times = Number(process.env.TIMES ?? 24)): Promise<string> => {
+export const fullDisks = async (folder: string, times = timesOr(24)): Promise<string> => {
   const room = `${folder}-room`;
   mkdirSync(dirname(room), { recursive: true });
   const first = FaultyServer.start({ folder });

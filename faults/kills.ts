@@ -1,8 +1,13 @@
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
+import { newDatabaseUrl } from "../server/testing/server.js";
+import { startPostgres } from "../server/testing/postgres.js";
 import { luckOf } from "./luck.js";
 import { FaultPerson } from "./person.js";
 import { FaultyServer } from "./server.js";
+
+/** How often, or as often as `TIMES` says. */
+export const timesOr = (times: number): number => Number(process.env.TIMES ?? times);
 
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
 
@@ -38,9 +43,10 @@ export const inTheMidst = async (people: readonly FaultPerson[], luck: () => num
 };
 
 /** Kills a server in the midst of saving, again and again. */
-export const kills = async (folder: string, times = Number(process.env.TIMES ?? 100)): Promise<string> => {
+export const kills = async (folder: string, times = timesOr(100), elsewhere?: string): Promise<string> => {
   const luck = luckOf(1);
-  let server = FaultyServer.start({ folder });
+  const start = () => FaultyServer.start({ folder, elsewhere });
+  let server = start();
   let url = await server.url();
   const people = await Promise.all(["One", "Two", "Three"].map((name) => FaultPerson.begin(url, name)));
   let lost = 0;
@@ -49,7 +55,7 @@ export const kills = async (folder: string, times = Number(process.env.TIMES ?? 
     await inTheMidst(people, luck);
     await server.kill();
     await saving;
-    server = FaultyServer.start({ folder });
+    server = start();
     url = await server.url();
     lost = Math.max(lost, await lostOf(url, people));
   }
@@ -57,8 +63,52 @@ export const kills = async (folder: string, times = Number(process.env.TIMES ?? 
   return `${times} kills in saving, ${acknowledgedBy(people)} edits acknowledged, ${lost} lost`;
 };
 
+/** The same on a PostgreSQL. */
+export const killsElsewhere = async (folder: string, times = timesOr(100)): Promise<string> => {
+  const postgres = await startPostgres();
+  try {
+    return await kills(folder, times, await newDatabaseUrl(postgres.url));
+  } finally {
+    await postgres.stop();
+  }
+};
+
+/** Ends a PostgreSQL in the midst of saving, again and again, under a server that goes on. */
+export const databaseKills = async (folder: string, times = timesOr(50)): Promise<string> => {
+  const luck = luckOf(4);
+  const postgres = await startPostgres();
+  const server = FaultyServer.start({ folder, elsewhere: await newDatabaseUrl(postgres.url) });
+  let [lost, unwell] = [0, 0];
+  try {
+    const url = await server.url();
+    const people = await Promise.all(["One", "Two", "Three"].map((name) => FaultPerson.begin(url, name)));
+    for (let i = 0; i < times; i += 1) {
+      let isOver = false;
+      const saving = Promise.all(
+        people.map(async (person) => {
+          while (!isOver) if (!(await person.change(url))) await pause(20);
+        }),
+      );
+      await inTheMidst(people, luck);
+      await postgres.kill();
+      await postgres.again();
+      const before = acknowledgedBy(people);
+      const until = Date.now() + 30_000;
+      while (acknowledgedBy(people) < before + people.length && Date.now() < until) await pause(10);
+      if (Date.now() > until) unwell += 1;
+      isOver = true;
+      await saving;
+      lost = Math.max(lost, await lostOf(url, people));
+    }
+    return `${times} ends of the database in saving, ${acknowledgedBy(people)} edits acknowledged, ${lost} lost, ${unwell} after which the server did not go on`;
+  } finally {
+    await server.stop();
+    await postgres.stop();
+  }
+};
+
 /** Kills a server in the midst of making its folder; the next start must make it. */
-export const creations = async (folder: string, times = 20): Promise<string> => {
+export const creations = async (folder: string, times = timesOr(20)): Promise<string> => {
   const luck = luckOf(2);
   mkdirSync(folder, { recursive: true });
   let wrong = 0;

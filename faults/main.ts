@@ -2,11 +2,19 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { cuts } from "./cuts.js";
+import { cuts, unsyncedCuts } from "./cuts.js";
 import { fullDisks } from "./full-disks.js";
-import { creations, kills } from "./kills.js";
+import { creations, databaseKills, kills, killsElsewhere } from "./kills.js";
 
-const kinds = { kills, creations, cuts, full: fullDisks };
+const kinds = {
+  kills,
+  creations,
+  cuts,
+  unsynced: unsyncedCuts,
+  full: fullDisks,
+  elsewhere: killsElsewhere,
+  database: databaseKills,
+};
 const asked = process.argv.slice(2);
 const folder = mkdtempSync(join(tmpdir(), "handy-frame-faults-"));
 try {

@@ -9,6 +9,8 @@ export interface ServerOptions {
   /** A script that is loaded before anything else, and what it is told. */
   shim?: { script: string; told: unknown };
   more?: readonly string[];
+  /** The address of a PostgreSQL that it works on instead. */
+  elsewhere?: string | undefined;
 }
 
 /** A server in a process of its own, to be ended in every way. */
@@ -20,14 +22,14 @@ export class FaultyServer {
       stream?.on("data", (chunk: Buffer) => (this.said += chunk.toString()));
   }
 
-  static start({ folder, shim, more = [] }: ServerOptions): FaultyServer {
+  static start({ folder, shim, more = [], elsewhere }: ServerOptions): FaultyServer {
     const shimmed = shim && {
       NODE_OPTIONS: `--require ${join(root, "faults", shim.script)}`,
       HANDY_FRAME_FAULTS: JSON.stringify(shim.told),
     };
     return new FaultyServer(
       spawn(process.execPath, [join(root, "bin", "handy-frame"), "start", "--port", "0", "--data", folder, ...more], {
-        env: { ...process.env, ...shimmed },
+        env: { ...process.env, ...shimmed, ...(elsewhere !== undefined && { DATABASE_URL: elsewhere }) },
         stdio: ["ignore", "pipe", "pipe"],
       }),
     );

@@ -73,7 +73,7 @@ const word = fc.oneof(
     "99999999999",
   ),
   fc.string({ maxLength: 20 }).map((text) => encodeURIComponent(text.toWellFormed())),
-  fc.string({ maxLength: 20, unit: "binary" }).map((text) => text.replace(/[\s\u0000-\u0020\u007f-\uffff]/g, "_")),
+  fc.string({ maxLength: 20, unit: "binary" }).map((text) => text.replaceAll(/[^\u0021-\u007e]/g, "_")),
 );
 const path = fc
   .oneof(

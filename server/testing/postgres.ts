@@ -1,6 +1,6 @@
 import { execFileSync, spawn } from "node:child_process";
 import { once } from "node:events";
-import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { chownSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { delimiter, join } from "node:path";
 import { setTimeout as pause } from "node:timers/promises";
@@ -37,6 +37,9 @@ export interface PostgresServer {
   stop(): Promise<void>;
 }
 
+/** What its server writes once it takes connections (PostgreSQL, `miscadmin.h`, LOCK_FILE_LINE_PM_STATUS). */
+const isReady = (file: string): boolean => existsSync(file) && /^ready\s*$/m.test(readFileSync(file, "utf8"));
+
 /** A PostgreSQL of its own, reached by a socket in its folder; `settings` are given to it as they are. */
 export const startPostgres = async (settings: readonly string[] = []): Promise<PostgresServer> => {
   // the path of a socket has at most 107 bytes
@@ -51,7 +54,7 @@ export const startPostgres = async (settings: readonly string[] = []): Promise<P
   const begin = async () => {
     const given = ["-D", data, "-k", folder, "-c", "listen_addresses=", ...settings.flatMap((each) => ["-c", each])];
     const child = spawn(...asItsUser(programAt("postgres"), given), { stdio: "ignore", cwd: folder });
-    while (!existsSync(join(folder, ".s.PGSQL.5432"))) {
+    while (!isReady(join(data, "postmaster.pid"))) {
       if (child.exitCode !== null) throw new Error(`PostgreSQL ended with ${child.exitCode}`);
       await pause(20);
     }
@@ -68,7 +71,7 @@ export const startPostgres = async (settings: readonly string[] = []): Promise<P
     async kill() {
       // at once and without writing anything more: the processes of its sessions are ended by it as well
       await end("SIGQUIT");
-      rmSync(join(folder, ".s.PGSQL.5432"), { force: true });
+      rmSync(join(data, "postmaster.pid"), { force: true });
     },
     async again() {
       child = await begin();
