@@ -8,6 +8,7 @@ import type { Figure } from "./measure.js";
 import { motionFigures } from "./motion.js";
 import { pageFigures } from "./page.js";
 import { planFigures } from "./plan.js";
+import { savingFigures } from "./saving.js";
 import { serverFigures } from "./server.js";
 import { sizesFigures } from "./sizes.js";
 import { walkFigures } from "./walk.js";
@@ -17,6 +18,7 @@ const parts: Record<string, () => Figure[] | Promise<Figure[]>> = {
   links: linkFigures,
   plan: planFigures,
   server: serverFigures,
+  saving: savingFigures,
   page: pageFigures,
   editing: editingFigures,
   sizes: sizesFigures,

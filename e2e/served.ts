@@ -57,6 +57,10 @@ export class Served {
     });
   }
 
+  get isRunning(): boolean {
+    return this.child !== null;
+  }
+
   get port(): number {
     return Number(new URL(this.url).port);
   }

@@ -158,6 +158,8 @@ export interface World {
   served: Served;
   /** One more page of the browser. */
   person: () => Promise<Person>;
+  /** A page of another browser, which has nothing in common with the first one. */
+  stranger: () => Promise<Person>;
   /** Forgets all that the browser keeps, and closes its pages. */
   forget: () => Promise<void>;
   end: () => Promise<void>;
@@ -177,14 +179,16 @@ export const newWorld = async (own?: Served, moves = false): Promise<World> => {
     own?.start(),
   ]);
   let context: BrowserContext = await browser.createBrowserContext();
+  const personIn = async (its: BrowserContext): Promise<Person> => {
+    const page = await its.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    if (!moves) await page.evaluateOnNewDocument(standStill);
+    return new Person(page, served);
+  };
   return {
     served,
-    person: async () => {
-      const page = await context.newPage();
-      await page.setViewport({ width: 1280, height: 800 });
-      if (!moves) await page.evaluateOnNewDocument(standStill);
-      return new Person(page, served);
-    },
+    person: () => personIn(context),
+    stranger: async () => personIn(await browser.createBrowserContext()),
     forget: async () => {
       await context.close();
       context = await browser.createBrowserContext();

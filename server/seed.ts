@@ -1,9 +1,10 @@
 import { codeOf, messageOf } from "./errors.js";
-import { readFile, realpath } from "node:fs/promises";
+import { readFile, realpath, stat } from "node:fs/promises";
 import { resolve } from "node:path";
 import { fileURLToPath } from "node:url";
 import { faultLine, type Frame } from "../core/index.js";
 import { readFrame } from "../shape/read.js";
+import { changedByWriting, sweepBeside } from "./files/write-whole.js";
 import type { FrameStore } from "./frames/store.js";
 
 const demos = ["night-sky", "repair-cafe", "allotment"].map((name) =>
@@ -40,10 +41,17 @@ export interface GivenFile {
   read: Read;
 }
 
-export const readFiles = (files: readonly string[]): Promise<GivenFile[]> =>
-  Promise.all(
-    files.map(async (file) => ({ path: await realpath(file).catch(() => resolve(file)), read: await readAt(file) })),
-  );
+export const readFiles = async (files: readonly string[]): Promise<GivenFile[]> => {
+  const given = new Map<string, GivenFile>();
+  for (const file of files) {
+    const path = await realpath(file).catch(() => resolve(file));
+    const found = await stat(path).catch(() => null);
+    const known = found ? `${found.dev} ${found.ino}` : path;
+    // the same file by another name is the same file
+    if (!given.has(known)) given.set(known, { path, read: await readAt(file) });
+  }
+  return [...given.values()];
+};
 
 /** Ends the start where a file cannot be read that no frame was kept in, which is asked by its path; what is wrong in the others is said. */
 export const refuseUnusable = async (
@@ -64,9 +72,13 @@ export const refuseUnusable = async (
 export const openFiles = async (
   store: FrameStore,
   files: readonly GivenFile[],
+  say: (line: string) => void,
 ): Promise<{ path: string; id: string }[]> => {
   const opened: { path: string; id: string }[] = [];
-  for (const { path, read } of files)
+  for (const { path, read } of files) {
+    await sweepBeside(path);
+    (await changedByWriting(path)).forEach(say);
     opened.push({ path, id: await store.keepIn(path, "frame" in read ? read.frame : null) });
+  }
   return opened;
 };

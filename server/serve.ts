@@ -123,7 +123,7 @@ const begin = async (options: ServeOptions, begun: Begun): Promise<string> => {
   });
   await store.hearOthers((error) => log.error(error));
   ends.push(() => store.closeFiles());
-  const opened = await openFiles(store, given);
+  const opened = await openFiles(store, given, say);
 
   const keys = await keysAsked({ host, data, proxies });
   const app = createApp({ store, hosts: [host], page, keys, proxies, database, log: (error) => log.error(error) });

@@ -88,6 +88,10 @@ export const frameRoutes = (store: FrameStore): Router => {
     response.set("ETag", etag(head)).json({ id: head.id, revision: head.revision });
   });
 
+  routes.get("/:id/edits", async (request, response) => {
+    response.json({ edits: await store.missed(idOf(request), numberOf(request.query.since, "since")) });
+  });
+
   routes.get("/:id/revisions", async (request, response) => {
     const before = request.query.before === undefined ? 2_000_000_000 : numberOf(request.query.before, "before");
     const most = request.query.most === undefined ? 100 : Math.min(5000, numberOf(request.query.most, "most"));

@@ -16,7 +16,9 @@ export function Notices() {
   const clashes = useEditing((edited) => edited.clashes);
   const trouble = useEditing((edited) => edited.trouble);
   const aside = useEditing((edited) => edited.aside);
-  const unkept = useEditing((edited) => (edited.isKept ? 0 : edited.waiting));
+  const unkept = useEditing(
+    (edited) => (edited.isKept ? 0 : edited.waiting) + (edited.isAsideKept ? 0 : edited.aside.length),
+  );
   const mayChange = useEditing((edited) => edited.mayChange);
   return (
     <>
@@ -39,10 +41,10 @@ export function Notices() {
       {unkept > 0 && (
         <p role="alert" className="shrink-0 border-b border-clay bg-clay-soft px-4 py-2">
           <b>
-            This browser has no room to keep {unkept === 1 ? "a change that waits" : `${unkept} changes that wait`}.
+            This browser has no room for {unkept === 1 ? "a change" : `${unkept} changes`} that the server does not
+            have.
           </b>{" "}
-          Leave this window open until the server has {unkept === 1 ? "it" : "them"}, or take the frame as a file from
-          the menu of the shelf: what waits would be gone with the window.
+          Leave this window open until it has: what waits would be gone with it.
         </p>
       )}
       <Suspense fallback={null}>

@@ -42,6 +42,8 @@ export interface Edited extends Standing {
   clashes: readonly Clash[];
   /** Edits that the server could not store, until the person has seen to them. */
   aside: readonly Aside[];
+  /** They are kept in this browser, and there again after it was closed. */
+  isAsideKept: boolean;
 }
 
 /** Whoever goes on with the frame as it was edited, here or elsewhere. */
@@ -75,6 +77,7 @@ export class Editing extends External<Edited> {
       file: head.file ?? null,
       clashes: readClashes(id),
       aside: readAside(id),
+      isAsideKept: true,
     });
     this.sync = new Sync(head, {
       stand: (change) => this.set(change),
@@ -95,8 +98,19 @@ export class Editing extends External<Edited> {
 
   /** Follows what others do to the frame, and sends what waits; the answer ends both. */
   open(): () => void {
-    return this.sync.open();
+    const close = this.sync.open();
+    addEventListener("beforeunload", this.onLeaving);
+    return () => {
+      removeEventListener("beforeunload", this.onLeaving);
+      close();
+    };
   }
+
+  /** What is kept nowhere is asked about before the window is closed. */
+  private readonly onLeaving = (event: Event): void => {
+    const { isKept, isAsideKept } = this.get();
+    if (!isKept || !isAsideKept) event.preventDefault();
+  };
 
   say(tone: Message["tone"], text: string): void {
     this.set({ message: { tone, text } });
@@ -199,8 +213,7 @@ export class Editing extends External<Edited> {
   }
 
   private keepAside(aside: readonly Aside[]): void {
-    keepAside(this.get().id, aside);
-    this.set({ aside });
+    this.set({ aside, isAsideKept: keepAside(this.get().id, aside) });
   }
 
   /** Chooses one of two values that were written at once. */

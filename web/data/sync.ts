@@ -19,7 +19,7 @@ import { isKeyWanted } from "./entry.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
 import { framePath, type HeadAnswer } from "./frame-path.js";
-import { type Queued, Waiting } from "./waiting.js";
+import { type Left, type Queued, Waiting } from "./waiting.js";
 
 interface Missed extends Queued {
   number: number;
@@ -193,9 +193,37 @@ export class Sync {
   /** Goes on with what windows left unsent that are gone, as after a reload. */
   private async takeOver(): Promise<void> {
     // what may not be sent from here waits for a window that may
-    const left = this.mayChange ? await this.waiting.takeOver() : [];
-    for (const queued of left) if (!this.arrived.has(queued.key)) this.host.again(queued);
+    if (this.mayChange) await this.waiting.takeOver((left) => this.goOnWith(left));
     void this.flush();
+  }
+
+  /** Makes what a window left here again, but for what clashes with what others did since: theirs holds until one of both is chosen. */
+  private async goOnWith(left: readonly Left[]): Promise<void> {
+    const missed = await this.missedSince(Math.min(...left.map(({ on }) => on ?? this.revision)));
+    const arrived = new Set([...this.arrived, ...missed.map(({ key }) => key)]);
+    const own = new Set(left.map(({ key }) => key));
+    const theirs = missed.filter(({ key }) => !own.has(key)).map(({ edit }) => edit);
+    together(() => {
+      for (const { on: _, ...queued } of left) {
+        if (arrived.has(queued.key)) continue;
+        const clashes = queued.format === undefined ? clashesOf(queued.edit, theirs) : [];
+        if (clashes.length) this.host.clashed(clashes);
+        const edit = clashes.length ? withoutClashes(queued.edit, clashes) : queued.edit;
+        if (edit) this.host.again({ ...queued, edit });
+      }
+    });
+  }
+
+  /** What was done to the frame since a revision; asked for until the server answers. */
+  private async missedSince(revision: number): Promise<readonly Missed[]> {
+    if (revision >= this.revision) return [];
+    for (;;)
+      try {
+        return (await request<{ edits: Missed[] }>(`${this.path}/edits?since=${revision}`)).edits;
+      } catch (error) {
+        if (!(error instanceof ProblemError)) throw error;
+        await new Promise((again) => setTimeout(again, 1000));
+      }
   }
 
   private listen(): void {
@@ -245,7 +273,7 @@ export class Sync {
 
   private queued(queue: Queued[]): void {
     this.queue = queue;
-    this.waiting.keep(queue);
+    this.waiting.keep(queue, this.revision);
     this.host.stand({ waiting: queue.length });
     if (this.state !== "away") this.stand(queue.length ? "saving" : "saved");
   }

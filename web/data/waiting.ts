@@ -12,6 +12,9 @@ export interface Queued {
   format?: string;
 }
 
+/** The same as a window left it: with the revision that the first of its edits was made on. */
+export type Left = Queued & { on?: number };
+
 /** The edit as it can be made on a frame that was brought up. */
 export const presentEdit = (frame: Frame, { edit, format }: Pick<Queued, "edit" | "format">): Edit =>
   format === undefined ? edit : upgradeWaiting(frame, edit, format);
@@ -28,7 +31,7 @@ const prefixOf = (frame: string): string => `handy-frame:queue:${frame}:`;
  */
 export class Waiting {
   private readonly key: string;
-  private latest: readonly Queued[] = [];
+  private latest: readonly Left[] = [];
   private isKept = true;
   private callOff: (() => void) | undefined;
   private release: (() => void) | undefined;
@@ -47,27 +50,21 @@ export class Waiting {
     // a page served over plain http to another machine has no locks: then keys alone tell what was sent already
     void globalThis.navigator?.locks?.request(this.key, () => held);
     addEventListener("storage", this.onStorage);
-    addEventListener("beforeunload", this.onLeaving);
   }
 
   letGo(): void {
     this.release?.();
     removeEventListener("storage", this.onStorage);
-    removeEventListener("beforeunload", this.onLeaving);
   }
 
   /** Another page cleared what is kept here. */
   private readonly onStorage = ({ key }: StorageEvent): void => {
     if (key === null && this.latest.length > 0) this.write();
   };
-  /** What is kept nowhere is asked about before the window is closed. */
-  private readonly onLeaving = (event: Event): void => {
-    if (!this.isKept) event.preventDefault();
-  };
 
   /** Keeps the queue as soon as what it changed is painted: writing much takes longer than a person should wait. */
-  keep(queue: readonly Queued[]): void {
-    this.latest = queue;
+  keep(queue: readonly Queued[], on: number): void {
+    this.latest = queue.map((queued) => ({ ...queued, on }));
     this.callOff ??= oncePainted(() => this.write());
   }
 
@@ -81,17 +78,24 @@ export class Waiting {
     this.told(isKept);
   }
 
-  /** Takes over what windows left that are gone, in the order it was made in each. */
-  async takeOver(): Promise<Queued[]> {
-    const left = storedKeys("local", prefixOf(this.frame)).filter((key) => key !== this.key);
-    if (left.length === 0) return [];
-    const held = new Set((await globalThis.navigator?.locks?.query())?.held?.map(({ name }) => name));
-    return left
-      .filter((key) => !held.has(key))
-      .flatMap((key) => {
-        const queue = readStored("local", key, readEdits(isQueued)) ?? [];
-        keepStored("local", key, null);
-        return queue;
-      });
+  /** Takes over what each window left that is gone, in the order it was made: it stays where it was until `work` is done with it. */
+  async takeOver(work: (left: readonly Left[]) => Promise<void>): Promise<void> {
+    for (const key of storedKeys("local", prefixOf(this.frame)))
+      if (key !== this.key)
+        await alone(key, async () => {
+          const left = readStored("local", key, readEdits<Left>(isQueued)) ?? [];
+          if (left.length) await work(left);
+          this.write();
+          if (this.isKept) keepStored("local", key, null);
+        });
   }
 }
+
+/** Does something while no window is there that has this lock; nothing where one is. */
+const alone = async (key: string, work: () => Promise<void>): Promise<void> => {
+  const locks = globalThis.navigator?.locks;
+  if (!locks) return work();
+  await locks.request(key, { ifAvailable: true }, async (lock) => {
+    if (lock) await work();
+  });
+};
