@@ -10,6 +10,7 @@ interface StartOptions {
   data: string;
   sync: Sync;
   behind: string[];
+  keep: "thinned" | "all";
 }
 
 /** The address of a proxy, or of several by the length of what they share. */
@@ -38,6 +39,7 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
       sync: options.sync,
       elsewhere: process.env.DATABASE_URL,
       proxies: options.behind,
+      keepsAll: options.keep === "all",
       say: (line) => process.stdout.write(`${line}\n`),
     });
   } catch (error) {
@@ -70,6 +72,14 @@ export const addStart = (program: Command): void => {
       [],
     )
     .option("--data <folder>", "where the frames are kept", process.env.HANDY_FRAME_DATA ?? "data")
+    .addOption(
+      new Option(
+        "--keep <what>",
+        "of each frame the newest 1,000 revisions, of older ones each 50th, of those older than 10,000 each 500th, and whatever was named; frames that were deleted for 30 days; or all for ever",
+      )
+        .choices(["thinned", "all"])
+        .default("thinned"),
+    )
     .addOption(
       new Option(
         "--sync <when>",

@@ -18,6 +18,7 @@ const { url, stop } = await serve({
   data: mkdtempSync(join(tmpdir(), "handy-frame-pictures-")),
   sync: "never",
   proxies: [],
+  keepsAll: true,
   say: () => undefined,
 });
 const browser = await openBrowser();

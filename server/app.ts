@@ -23,6 +23,8 @@ export interface AppOptions {
   keys?: Keys | undefined;
   /** Addresses of proxies whose headers say who asks (X-Forwarded-…); nobody else's are read. */
   proxies?: readonly string[];
+  /** Frames that were deleted are kept for ever. */
+  keepsAll?: boolean;
   /** The database, where the whole shelf may be taken out. */
   database?: Database;
   log?: (error: unknown) => void;
@@ -30,7 +32,7 @@ export interface AppOptions {
 
 /** The application as a request handler. */
 export const createApp = (options: AppOptions): Express => {
-  const { store, hosts = [], page, keys, proxies = [], database, log = console.error } = options;
+  const { store, hosts = [], page, keys, proxies = [], keepsAll = false, database, log = console.error } = options;
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", proxies.length ? [...proxies] : false);
@@ -64,7 +66,7 @@ export const createApp = (options: AppOptions): Express => {
       response.set("Cache-Control", "no-store");
       next();
     },
-    frameRoutes(store),
+    frameRoutes(store, keepsAll),
   );
   app.use("/api/icons", ownIconRoutes());
   if (database) app.use("/api/keeping", keepingRoutes(database));

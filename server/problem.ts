@@ -39,7 +39,13 @@ export class Problem extends Error {
   constructor(
     readonly code: ProblemCode,
     readonly detail: string,
-    readonly more: { faults?: Fault[]; revision?: number; missed?: unknown[]; keys?: string[]; after?: number } = {},
+    readonly more: {
+      faults?: Fault[];
+      revision?: number;
+      missed?: unknown[] | null;
+      keys?: string[];
+      after?: number;
+    } = {},
   ) {
     super(detail);
     this.status = catalogue[code][0];

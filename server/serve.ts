@@ -8,6 +8,7 @@ import type { Database } from "./database/database.js";
 import { isMade, openDatabase, openElsewhere } from "./database/open.js";
 import type { Sync } from "./database/sync.js";
 import { holdFolder } from "./folder/hold.js";
+import { deletedFor, thin } from "./keeping/thin.js";
 import { tellServed } from "./folder/served.js";
 import { upgradeFrames } from "./frames/upgrade.js";
 import { FrameStore } from "./frames/store.js";
@@ -25,6 +26,8 @@ export interface ServeOptions {
   elsewhere?: string | undefined;
   /** Addresses of proxies before it. */
   proxies: readonly string[];
+  /** Nothing old is thinned, and nothing deleted emptied. */
+  keepsAll: boolean;
   /** When what is acknowledged is on the disk. */
   sync: Sync;
   /** Where progress goes. */
@@ -42,7 +45,7 @@ interface Begun {
   leave: (code: number) => void;
 }
 
-const cleanEvery = 10 * 60_000;
+const keepEvery = 10 * 60_000;
 
 /** Serves the application until it is told to stop; what it began is ended again when it cannot. */
 export const serve = async (options: ServeOptions): Promise<Serving> => {
@@ -103,7 +106,7 @@ const listen = async (app: Express, { port, host }: ServeOptions, { ends }: Begu
 };
 
 const begin = async (options: ServeOptions, begun: Begun): Promise<string> => {
-  const { files, host, data, elsewhere, proxies, say } = options;
+  const { files, host, data, elsewhere, proxies, keepsAll, say } = options;
   const { ends } = begun;
   const given = await readFiles(files);
   if (elsewhere !== undefined && given.length)
@@ -126,16 +129,33 @@ const begin = async (options: ServeOptions, begun: Begun): Promise<string> => {
   const opened = await openFiles(store, given, say);
 
   const keys = await keysAsked({ host, data, proxies });
-  const app = createApp({ store, hosts: [host], page, keys, proxies, database, log: (error) => log.error(error) });
+  const app = createApp({
+    store,
+    hosts: [host],
+    page,
+    keys,
+    proxies,
+    keepsAll,
+    database,
+    log: (error) => log.error(error),
+  });
   const port = await listen(app, options, begun);
   const url = urlOf(host === "0.0.0.0" || host === "::" ? "localhost" : host, port);
   if (elsewhere === undefined) ends.push(await tellServed(data, { url, key: keys?.whole ?? null }));
 
-  const keeping = setInterval(() => {
+  const keep = async () => {
+    if (!keepsAll) {
+      const { revisions, frames } = await thin(database);
+      if (revisions + frames > 0)
+        say(
+          `${revisions} old revisions were thinned, and ${frames} frames emptied that were deleted ${deletedFor} days ago.`,
+        );
+    }
     if (!store.dirty) return;
     store.dirty = false;
-    database.tidy().catch((error: unknown) => log.error(error));
-  }, cleanEvery);
+    await database.tidy();
+  };
+  const keeping = setInterval(() => void keep().catch((error: unknown) => log.error(error)), keepEvery);
   keeping.unref();
   ends.push(() => clearInterval(keeping));
 

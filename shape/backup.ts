@@ -30,6 +30,7 @@ export const backupLine = Joi.alternatives(
       inverse: maybe,
       snapshot: maybe,
       sum: Joi.string().hex().length(64).required(),
+      named: Joi.boolean().required(),
     }).required(),
   }),
   Joi.object({

@@ -1,5 +1,6 @@
 import { sure } from "../../core/index.js";
 import type { Response } from "express";
+import type { MissedRow } from "./repository.js";
 import type { FrameHappening, FrameStore } from "./store.js";
 
 /** A reader that is so far behind does not read: it is cut, and comes again with what it knows, bytes. */
@@ -36,11 +37,14 @@ export const follow = async (
     }
     write(`id: ${known}\ndata: ${JSON.stringify(happening)}\n\n`);
   };
-  /** Tells what may not have been heard; a reader that cannot be told comes again with what it knows. */
-  const catchUp = async (): Promise<void> => {
-    const missed = await store.missed(id, sure(known));
+  const tellMissed = (missed: MissedRow[] | null): void => {
+    if (!missed) return send({ kind: "thinned", frame: id, revision: sure(known) });
     const newest = missed.at(-1)?.number;
     if (newest !== undefined) send({ kind: "revisions", frame: id, revision: newest, edits: missed });
+  };
+  /** Tells what may not have been heard; a reader that cannot be told comes again with what it knows. */
+  const catchUp = async (): Promise<void> => {
+    tellMissed(await store.missed(id, sure(known)));
   };
   const deaf = store.listen((happening) => {
     if (happening.kind === "unheard") {
@@ -62,10 +66,9 @@ export const follow = async (
     const from = Math.min(since ?? head.revision, head.revision);
     const missed = await store.missed(id, from);
     known = from;
-    const newest = missed.at(-1)?.number;
     // what a reader missed may be much, and is no sign that it does not read
     allowed += JSON.stringify(missed).length;
-    if (newest !== undefined) send({ kind: "revisions", frame: id, revision: newest, edits: missed });
+    tellMissed(missed);
     for (const happening of waiting.splice(0)) send(happening);
   } catch (error) {
     clearInterval(beat);

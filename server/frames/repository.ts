@@ -125,20 +125,61 @@ export const listRevisions = async (sql: Sql, frame: string, before: number, mos
 
 export const setLabel = async (sql: Sql, frame: string, number: number, label: string): Promise<boolean> =>
   (
-    await sql.query("update revisions set label = $3 where frame = $1 and number = $2 returning number", [
+    await sql.query("update revisions set label = $3, named = true where frame = $1 and number = $2 returning number", [
       frame,
       number,
       label,
     ])
   ).rows.length > 0;
 
-export const missedSince = async (sql: Sql, frame: string, revision: number): Promise<MissedRow[]> =>
+/** The edits since a revision; null where some of them are not kept any more. */
+export const missedSince = async (sql: Sql, frame: string, revision: number): Promise<MissedRow[] | null> => {
+  const { rows } = await sql.query<MissedRow>(
+    "select number, key, label, edit from revisions where frame = $1 and number > $2 and edit is not null order by number",
+    [frame, revision],
+  );
+  const newest = rows.at(-1)?.number ?? revision;
+  return newest - revision === rows.length ? rows : null;
+};
+
+/** The revisions before one that are kept whatever their number: those that a person named, and that which stands in the file. */
+export const markedBefore = async (
+  sql: Sql,
+  frame: string,
+  before: number,
+  inFile: number | null,
+): Promise<StoredRevision[]> =>
   (
-    await sql.query<MissedRow>(
-      "select number, key, label, edit from revisions where frame = $1 and number > $2 and edit is not null order by number",
-      [frame, revision],
+    await sql.query<StoredRevision>(
+      "select number, key, edit, inverse, snapshot from revisions where frame = $1 and number < $2 and (named or number = $3) order by number",
+      [frame, before, inFile],
     )
   ).rows;
+
+/** Takes out what is thinned before a revision: what has no snapshot, and of what is older than `fine` all whose number is no multiple of `coarse`. Answers how many. */
+export const deleteThinned = async (
+  sql: Sql,
+  frame: string,
+  before: number,
+  fine: number,
+  coarse: number,
+  inFile: number | null,
+): Promise<number> =>
+  (
+    await sql.query(
+      `delete from revisions where frame = $1 and number > 1 and number < $2 and not named and number <> coalesce($5, 0)
+       and (snapshot is null or (number < $3 and number % $4 <> 0)) returning number`,
+      [frame, before, fine, coarse, inFile],
+    )
+  ).rows.length;
+
+/** Takes out frames that were deleted so many days ago, with all their revisions. Answers how many. */
+export const deleteEmptied = async (sql: Sql, days: number): Promise<number> => {
+  const long = "select id from frames where deleted < now() - make_interval(days => $1)";
+  await sql.query(`delete from revisions where frame in (${long})`, [days]);
+  return (await sql.query("delete from frames where deleted < now() - make_interval(days => $1) returning id", [days]))
+    .rows.length;
+};
 
 /** The keys of the newest revisions. */
 export const recentKeys = async (sql: Sql, frame: string, most: number): Promise<string[]> =>
@@ -196,6 +237,8 @@ export interface WrittenRevision {
   inverse: string | null;
   snapshot: string | null;
   sum: string;
+  /** A person named it. */
+  named: boolean;
 }
 
 /** Puts a frame's row as it was written elsewhere. */
@@ -224,12 +267,12 @@ export const putFrame = async (
 export const putWritten = async (
   sql: Sql,
   frame: string,
-  { number, key, label, made, edit, inverse, snapshot, sum }: Omit<WrittenRevision, "made"> & { made: string },
+  { number, key, label, made, edit, inverse, snapshot, sum, named }: Omit<WrittenRevision, "made"> & { made: string },
 ): Promise<void> => {
   await sql.query(
-    `insert into revisions (frame, number, key, label, made, edit, inverse, snapshot, sum)
-     values ($1, $2, $3, $4, $5, $6::text::json, $7::text::json, $8::text::json, $9)`,
-    [frame, number, key, label, made, edit, inverse, snapshot, sum],
+    `insert into revisions (frame, number, key, label, made, edit, inverse, snapshot, sum, named)
+     values ($1, $2, $3, $4, $5, $6::text::json, $7::text::json, $8::text::json, $9, $10)`,
+    [frame, number, key, label, made, edit, inverse, snapshot, sum, named],
   );
 };
 
@@ -237,13 +280,13 @@ export const putWritten = async (
 export const writtenAfter = async (sql: Sql, frame: string, number: number, most: number): Promise<WrittenRevision[]> =>
   (
     await sql.query<WrittenRevision>(
-      `select number, key, label, made, edit::text, inverse::text, snapshot::text, sum
+      `select number, key, label, made, edit::text, inverse::text, snapshot::text, sum, named
        from revisions where frame = $1 and number > $2 order by number limit $3`,
       [frame, number, most],
     )
   ).rows;
 
-/** The newest snapshot at or before a revision, and the edits from there up to it. */
+/** The newest snapshot at or before a revision, and the edits from there up to it; undefined where the revision is not kept. */
 export const snapshotBefore = async (
   sql: Sql,
   frame: string,
@@ -259,5 +302,7 @@ export const snapshotBefore = async (
     "select edit from revisions where frame = $1 and number > $2 and number <= $3 order by number",
     [frame, row.number, revision],
   );
+  // some on the way were thinned, and the revision with them
+  if (rows.length !== revision - row.number) return undefined;
   return { snapshot: row.snapshot, edits: rows.map(({ edit }) => edit) };
 };

@@ -12,7 +12,7 @@ export interface Head {
 }
 
 /** A whole snapshot is kept this often, so that any revision is a few edits away. */
-const snapshotEvery = 50;
+export const snapshotEvery = 50;
 
 /** The revisions that edits make on a frame, and the frame after them. Others are answered in between. */
 export const revisionsOf = async (

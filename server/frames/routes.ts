@@ -6,7 +6,9 @@ import { permissionIn } from "../access/wanted.js";
 import { bytesOf, readBody } from "../body.js";
 import { inSlices } from "../in-slices.js";
 import { Problem } from "../problem.js";
+import { deletedFor } from "../keeping/thin.js";
 import { follow } from "./live.js";
+import type { FrameRow } from "./repository.js";
 import type { Head } from "./revisions.js";
 import type { FrameStore } from "./store.js";
 
@@ -35,6 +37,10 @@ const numberOf = (text: unknown, name: string): number => {
 
 const etag = (head: Head): string => `"${head.revision}"`;
 
+/** When a frame that was deleted is emptied; null for one that was not. */
+const emptiedOn = ({ deleted }: FrameRow): Date | null =>
+  deleted && new Date(deleted.getTime() + deletedFor * 24 * 60 * 60 * 1000);
+
 /** The frame that was sent. Throws its faults where it has some. */
 const sound = async (reading: Steps<ReadResult>): Promise<Frame> => {
   const read = await inSlices(reading);
@@ -44,7 +50,7 @@ const sound = async (reading: Steps<ReadResult>): Promise<Frame> => {
 };
 
 /** What is asked of frames, and what is done to them. */
-export const frameRoutes = (store: FrameStore): Router => {
+export const frameRoutes = (store: FrameStore, keepsAll: boolean): Router => {
   const routes = Router();
 
   const created = async (response: Response, frame: Frame): Promise<void> => {
@@ -53,7 +59,8 @@ export const frameRoutes = (store: FrameStore): Router => {
   };
 
   routes.get("/", async (_request, response) => {
-    response.json({ frames: await store.list() });
+    const frames = await store.list();
+    response.json({ frames: frames.map((row) => ({ ...row, emptied: keepsAll ? null : emptiedOn(row) })) });
   });
 
   routes.post("/", async (request, response) => {

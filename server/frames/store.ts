@@ -22,6 +22,8 @@ export type Opened = Head & {
 /** Something that happened to a frame, told to everyone who has it open. */
 export type FrameHappening =
   | { kind: "revisions"; frame: string; revision: number; edits: rows.MissedRow[] }
+  /** What was done since the revision that its reader knows is not kept any more, edit by edit. */
+  | { kind: "thinned"; frame: string; revision: number }
   | { kind: "deleted" | "back"; frame: string; revision: number }
   | { kind: "file"; frame: string; revision: number; file: FileState };
 /** The same, or that something may have happened which was not heard of. */
@@ -69,8 +71,9 @@ export class FrameStore {
     const { from, frame, revision, kind } = news;
     if (from === this.own) return;
     if (kind !== "revisions") return this.tell({ kind, frame, revision });
-    const edits = (await rows.missedSince(this.database, frame, news.on)).filter(({ number }) => number <= revision);
-    this.tell({ kind, frame, revision, edits });
+    const missed = await rows.missedSince(this.database, frame, news.on);
+    const edits = missed?.filter(({ number }) => number <= revision);
+    this.tell(edits ? { kind, frame, revision, edits } : { kind: "unheard" });
   }
 
   private async tellOthers(sql: Sql, news: OthersNews): Promise<void> {
@@ -104,7 +107,11 @@ export class FrameStore {
   /** The frame at a revision that is there. */
   private async frameAt(id: string, revision: number): Promise<Frame> {
     const found = await rows.snapshotBefore(this.database, id, revision);
-    if (!found) throw new Problem("no-revision", `${id} has no revision ${revision}.`);
+    if (!found)
+      throw new Problem(
+        "no-revision",
+        `${id} has no revision ${revision}, or it was thinned: of older ones some are kept.`,
+      );
     const { frame, results } = applyEach(found.snapshot, found.edits);
     const refused = results.find((result) => !result.ok);
     if (refused && !refused.ok)
@@ -245,7 +252,7 @@ export class FrameStore {
     return rows.listRevisions(this.database, id, before, most);
   }
 
-  async missed(id: string, since: number): Promise<rows.MissedRow[]> {
+  async missed(id: string, since: number): Promise<rows.MissedRow[] | null> {
     return rows.missedSince(this.database, id, since);
   }
 

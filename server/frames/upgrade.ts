@@ -14,9 +14,10 @@ const bothOf = (snapshot: Frame): Both => {
 };
 
 /** A revision in the present format, on the one before it. */
-const upgraded = (before: Both | null, row: rows.StoredRevision): Both => {
+const upgraded = (before: (Both & { number: number }) | null, row: rows.StoredRevision): Both => {
   const { edit, snapshot } = row;
-  if (!before || !edit) {
+  // of what was thinned before it an edit has nothing to stand on
+  if (before?.number !== row.number - 1 || !edit) {
     if (!snapshot) throw new Error(`revision ${row.number} has neither a frame nor an edit of the one before it`);
     return bothOf(snapshot);
   }
@@ -26,9 +27,9 @@ const upgraded = (before: Both | null, row: rows.StoredRevision): Both => {
 };
 
 const upgradeFrame = async (sql: Sql, id: string): Promise<void> => {
-  let both: Both | null = null;
+  let both: (Both & { number: number }) | null = null;
   for (const row of await rows.storedRevisions(sql, id)) {
-    both = upgraded(both, row);
+    both = { ...upgraded(both, row), number: row.number };
     await rows.putRevision(sql, id, { ...row, snapshot: row.snapshot && plainFrame(both.now) });
   }
 };

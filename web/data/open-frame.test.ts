@@ -12,7 +12,10 @@ let close: () => void;
 const now = () => ({ ...opened.editing.get(), ...opened.live.get(), ...opened.selection.get() });
 const title = (value: string, node = "c"): Edit => ({ kind: "set", node, key: "title", value });
 const settled = async () => {
-  for (let i = 0; i < 200 && now().sync === "saving"; i += 1) await new Promise((resolve) => setTimeout(resolve, 2));
+  for (let i = 0; i < 2000 && now().sync === "saving"; i += 1) await new Promise((resolve) => setTimeout(resolve, 2));
+};
+const until = async (is: () => boolean) => {
+  for (let i = 0; i < 2000 && !is(); i += 1) await new Promise((resolve) => setTimeout(resolve, 2));
 };
 const open = () => {
   opened = new OpenFrame({ id: "x", revision: server.revision, frame: server.frame }, {});
@@ -126,7 +129,7 @@ describe("with others at the same frame", () => {
     };
     server.away = true;
     opened.editing.edit(added, "Add it");
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => now().sync === "away" && (globals.localStorage as Storage).length > 0);
     const storage = globals.localStorage as Storage;
     const kept = JSON.parse(storage.getItem(storage.key(0)!)!) as { form: number; value: Sent[] };
     const [waiting] = kept.value;
@@ -164,12 +167,12 @@ describe("without the server", () => {
   test("edits wait, outlive the page, and are sent when it is back", async () => {
     server.away = true;
     opened.editing.edit(title("See"), "Call it See");
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => now().sync === "away");
     expect(now()).toMatchObject({ sync: "away", waiting: 1, frame: { nodes: { c: { title: "See" } } } });
     close();
     server.away = false;
     open();
-    await new Promise((resolve) => setTimeout(resolve, 1));
+    await until(() => now().frame.nodes.c!.title === "See");
     expect(now().frame.nodes.c!.title).toBe("See");
     await settled();
     expect(server.frame.nodes.c!.title).toBe("See");
@@ -227,7 +230,7 @@ describe("an edit that the server cannot store", () => {
   test("of a frame that was deleted waits until it is brought back", async () => {
     server.refuses = () => 404;
     opened.editing.edit(title("See"), "Call it See");
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => now().deleted);
     expect(now()).toMatchObject({ deleted: true, waiting: 1, frame: { nodes: { c: { title: "See" } } } });
     server.refuses = () => null;
     Live.last!.onmessage!({ data: JSON.stringify({ kind: "back", frame: "x", revision: 1 }) });
@@ -292,11 +295,11 @@ describe("undo says what it will undo and does it, or is not offered", () => {
     expect(offered()).toEqual([undefined, undefined]);
     server.away = true;
     opened.editing.edit(title("Two"), "Two");
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => now().sync === "away");
     close();
     server.away = false;
     open();
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => now().history.done.length > 0);
     // what had not been sent is made here again
     expect(offered()).toEqual(["Two", undefined]);
     opened.editing.undo();

@@ -9,6 +9,8 @@ export interface ShelfRow {
   revision: number;
   changed: string;
   deleted: string | null;
+  /** When it is emptied, after it was deleted; null where it is kept. */
+  emptied: string | null;
 }
 
 const list = framesPath;

@@ -3,6 +3,7 @@ import {
   type Clash,
   clashesOf,
   type Edit,
+  editBetween,
   faultSays,
   type Frame,
   noRenames,
@@ -27,7 +28,7 @@ interface Missed extends Queued {
 
 /** What the live connection tells. */
 interface Said {
-  kind: "revisions" | "deleted" | "back" | "file";
+  kind: "revisions" | "thinned" | "deleted" | "back" | "file";
   revision: number;
   edits?: Missed[];
   file?: FileState;
@@ -94,8 +95,8 @@ const madeOn = (frame: Frame, queue: readonly Queued[]): { frame: Frame; kept: Q
 const mostAtOnce = 100;
 /** An edit that the server fails at is tried so many times in all. */
 const mostTries = 3;
-/** What was missed, as the server tells it with a stale edit. */
-const missedIn = ({ body }: ProblemError): Missed[] => (Array.isArray(body.missed) ? body.missed : []);
+/** What was missed, as the server tells it with a stale edit; null where it does not have all of it any more. */
+const missedIn = ({ body }: ProblemError): Missed[] | null => (Array.isArray(body.missed) ? body.missed : null);
 /** Keys of edits that the server has already. */
 const keysIn = ({ body }: ProblemError): string[] => (Array.isArray(body.keys) ? body.keys : []);
 
@@ -219,7 +220,8 @@ export class Sync {
     if (revision >= this.revision) return [];
     for (;;)
       try {
-        return (await request<{ edits: Missed[] }>(`${this.path}/edits?since=${revision}`)).edits;
+        // of what is not kept any more it is not known what clashes with it
+        return (await request<{ edits: Missed[] | null }>(`${this.path}/edits?since=${revision}`)).edits ?? [];
       } catch (error) {
         if (!(error instanceof ProblemError)) throw error;
         await new Promise((again) => setTimeout(again, 1000));
@@ -237,6 +239,7 @@ export class Sync {
       // whoever shows the frame is told once of what one message brings
       together(() => {
         if (said.kind === "revisions") this.hear(said.revision, said.edits ?? []);
+        else if (said.kind === "thinned") void this.rejoin().catch(() => this.away());
         else if (said.kind === "file") this.host.stand({ file: said.file ?? null });
         else this.host.stand({ deleted: said.kind === "deleted" });
       });
@@ -313,7 +316,10 @@ export class Sync {
     const sentBefore = new Set(keysIn(error));
     if (error.status === 409 && edits.some(({ key }) => sentBefore.has(key)))
       return together(() => this.without(sentBefore));
-    if (error.status === 412) return together(() => this.rebase(Number(error.body.revision), missedIn(error)));
+    if (error.status === 412) {
+      const missed = missedIn(error);
+      return missed ? together(() => this.rebase(Number(error.body.revision), missed)) : this.rejoin();
+    }
     // a deleted frame takes no edits: they wait until it is brought back
     if (error.status === 404) {
       this.host.stand({ deleted: true });
@@ -374,6 +380,19 @@ export class Sync {
     this.base = madeOn(this.base, edits).frame;
     this.revision = revision;
     this.host.stand({ revision });
+  }
+
+  /** After so long that the server has not kept each change since: all that was done is taken for one. */
+  private async rejoin(): Promise<void> {
+    const { frame, revision, keys = [] } = await request<HeadAnswer>(this.path);
+    if (revision <= this.revision) return;
+    together(() => {
+      const arrived = new Set(keys);
+      this.queue = this.queue.filter(({ key }) => !arrived.has(key));
+      const label = `All since change ${this.revision}`;
+      this.rebase(revision, [{ number: revision, key: "", label, edit: editBetween(this.base, frame) }]);
+    });
+    this.listen();
   }
 
   private adopt({ frame, revision }: HeadAnswer): void {

@@ -63,8 +63,10 @@ test("two windows that change one frame in any interleaving come to the same fra
     fc.asyncProperty(
       fc.array(anyAct, { minLength: 2, maxLength: 14 }),
       fc.array(fc.nat(3), { minLength: 4, maxLength: 12 }),
-      async (acts, dice) => {
+      fc.boolean(),
+      async (acts, dice, thins) => {
         const { server, windows, settled, close } = twoWindows(dice);
+        server.thins = () => thins;
         for (const { by, edit } of acts) {
           const window = windows[by]!;
           if (edit === "wait") await wait(dice[0]!);

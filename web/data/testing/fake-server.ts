@@ -15,6 +15,8 @@ export class Server {
   away = false;
   /** The status it answers an edit with that it does not take; null for those it takes. */
   refuses: (sent: Sent) => number | null = () => null;
+  /** Whether what was missed is not kept edit by edit any more. */
+  thins: () => boolean = () => false;
   /** How often it was asked to save. */
   asked = 0;
   readonly kept: (Sent & { number: number })[] = [];
@@ -44,7 +46,8 @@ export class Server {
     await (delay ? new Promise((resolve) => setTimeout(resolve, delay)) : Promise.resolve());
     if (this.away) throw new TypeError("fetch failed");
     const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status });
-    if (init.method !== "POST") return json({ id: "x", revision: this.revision, frame: this.frame });
+    if (init.method !== "POST")
+      return json({ id: "x", revision: this.revision, frame: this.frame, keys: this.kept.map(({ key }) => key) });
     this.asked += 1;
     const { edits } = JSON.parse(init.body as string) as { edits: Sent[] };
     for (const sent of edits) {
@@ -54,7 +57,11 @@ export class Server {
     const on = Number(String((init.headers as Record<string, string>)["if-match"]).replaceAll('"', ""));
     if (on !== this.revision)
       return json(
-        { title: "stale", revision: this.revision, missed: this.kept.filter(({ number }) => number > on) },
+        {
+          title: "stale",
+          revision: this.revision,
+          missed: this.thins() ? null : this.kept.filter(({ number }) => number > on),
+        },
         412,
       );
     for (const sent of edits) this.apply(sent);
