@@ -4,6 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { cuts, unsyncedCuts } from "./cuts.js";
 import { fullDisks } from "./full-disks.js";
+import { soak } from "./soak.js";
 import { creations, databaseKills, kills, killsElsewhere } from "./kills.js";
 
 const kinds = {
@@ -14,6 +15,7 @@ const kinds = {
   full: fullDisks,
   elsewhere: killsElsewhere,
   database: databaseKills,
+  soak,
 };
 const asked = process.argv.slice(2);
 const folder = mkdtempSync(join(tmpdir(), "handy-frame-faults-"));

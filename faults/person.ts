@@ -39,9 +39,14 @@ export class FaultPerson {
     return new FaultPerson(String(body.id));
   }
 
+  /** Where the server has the frame. */
+  get path(): string {
+    return `/api/frames/${this.id}`;
+  }
+
   /** Makes a change; answers whether it was acknowledged. Throws where there was no answer. */
   async change(url: string): Promise<boolean> {
-    const head = await ask(url, `/api/frames/${this.id}`);
+    const head = await ask(url, this.path);
     if (head.status !== 200) return this.wasRefused(head.status);
     const title = randomUUID();
     const edit = { kind: "set", node: "home", key: "title", value: title };

@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { once } from "node:events";
+import { readFileSync } from "node:fs";
 import { join } from "node:path";
 
 const root = join(import.meta.dirname, "..");
@@ -9,6 +10,8 @@ export interface ServerOptions {
   /** A script that is loaded before anything else, and what it is told. */
   shim?: { script: string; told: unknown };
   more?: readonly string[];
+  /** Variables it is started with. */
+  variables?: Readonly<Record<string, string>>;
   /** The address of a PostgreSQL that it works on instead. */
   elsewhere?: string | undefined;
 }
@@ -22,17 +25,23 @@ export class FaultyServer {
       stream?.on("data", (chunk: Buffer) => (this.said += chunk.toString()));
   }
 
-  static start({ folder, shim, more = [], elsewhere }: ServerOptions): FaultyServer {
+  static start({ folder, shim, more = [], elsewhere, variables = {} }: ServerOptions): FaultyServer {
     const shimmed = shim && {
       NODE_OPTIONS: `--require ${join(root, "faults", shim.script)}`,
       HANDY_FRAME_FAULTS: JSON.stringify(shim.told),
     };
     return new FaultyServer(
       spawn(process.execPath, [join(root, "bin", "handy-frame"), "start", "--port", "0", "--data", folder, ...more], {
-        env: { ...process.env, ...shimmed, ...(elsewhere !== undefined && { DATABASE_URL: elsewhere }) },
+        env: { ...process.env, ...variables, ...shimmed, ...(elsewhere !== undefined && { DATABASE_URL: elsewhere }) },
         stdio: ["ignore", "pipe", "pipe"],
       }),
     );
+  }
+
+  /** The memory it has, bytes (Linux, proc(5)). */
+  get memory(): number {
+    const status = readFileSync(`/proc/${this.child.pid}/status`, "utf8");
+    return Number(/^VmRSS:\s+(\d+) kB$/m.exec(status)?.[1] ?? 0) * 1024;
   }
 
   /** What it printed so far. */

@@ -45,7 +45,8 @@ interface Begun {
   leave: (code: number) => void;
 }
 
-const keepEvery = 10 * 60_000;
+/** How often what is old is thinned, and what is free given back, ms; another number of seconds is for who measures that. */
+const keepEvery = Number(process.env.HANDY_FRAME_KEEP_EVERY ?? 600) * 1000;
 
 /** Serves the application until it is told to stop; what it began is ended again when it cannot. */
 export const serve = async (options: ServeOptions): Promise<Serving> => {

@@ -9,7 +9,7 @@ export function DeletedFrames({ rows, attempt }: { rows: readonly ShelfRow[]; at
   return (
     <section aria-label="Deleted">
       <h2 className="mb-2.5 text-[15px] font-bold">
-        Deleted <span className="font-normal text-ink-2">with all their changes</span>
+        Deleted <span className="font-normal text-ink-2">kept with all their changes</span>
       </h2>
       <ul className="flex flex-col gap-1">
         {rows.map((row) => (
