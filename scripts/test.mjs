@@ -1,7 +1,7 @@
 // Everything that has to hold: types, lint and form, the unit tests, those of the server on the other kind
 // of database too, then the real interface. Ends with one line that counts.
 import { spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import process from "node:process";
@@ -10,6 +10,8 @@ const root = join(import.meta.dirname, "..");
 const bin = (name) => join(root, "node_modules", ".bin", name);
 /** What is made on the way lies in here, and is gone with it at the end. */
 const kept = mkdtempSync(join(tmpdir(), "handy-frame-test-"));
+// a database's server runs as a user of its own, which has to come to its folder in here
+chmodSync(kept, 0o711);
 process.env.TMPDIR = kept;
 let passed = 0;
 let failed = 0;

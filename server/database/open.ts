@@ -22,10 +22,6 @@ const script = process.env.HANDY_FRAME_THREAD;
 const newEngine = (options: PgliteOptions): Promise<Engine> =>
   script === undefined ? newPglite(options) : pgliteInThread(script, options);
 
-/** PostgreSQL in memory, gone with the process. */
-export const openInMemory = (): Promise<Database> =>
-  new OneSession({ begin: () => newPglite({ sync: "never" }) }).open();
-
 export interface OpenOptions {
   folder: string;
   sync: Sync;

@@ -4,8 +4,8 @@ import type { Sync } from "./sync.js";
 import { SyncedFiles } from "./synced-files.js";
 
 export interface PgliteOptions {
-  /** Where its files are, or will be; none keeps them in memory. */
-  folder?: string | undefined;
+  /** Where its files are, or will be. */
+  folder: string;
   sync: Sync;
 }
 
@@ -20,19 +20,18 @@ const parametersOf = (sync: Sync): string[] => [
   ].flatMap((setting) => ["-c", setting]),
 ];
 
-/** PostgreSQL in this thread, in a folder or in memory. */
+/** What works by a PostgreSQL in this thread. */
+export const engineOf = (postgres: PGlite): Engine => ({
+  async run({ text, values }: Statement) {
+    if (values) return (await postgres.query(text, [...values])).rows;
+    await postgres.exec(text);
+    return [];
+  },
+  end: () => postgres.close(),
+  kill: () => undefined,
+});
+
+/** PostgreSQL in this thread, in a folder. */
 export const newPglite = async ({ folder, sync }: PgliteOptions): Promise<Engine> => {
-  const postgres = await PGlite.create({
-    ...(folder !== undefined && { fs: new SyncedFiles(folder, sync) }),
-    startParams: parametersOf(folder === undefined ? "never" : sync),
-  });
-  return {
-    async run({ text, values }: Statement) {
-      if (values) return (await postgres.query(text, [...values])).rows;
-      await postgres.exec(text);
-      return [];
-    },
-    end: () => postgres.close(),
-    kill: () => undefined,
-  };
+  return engineOf(await PGlite.create({ fs: new SyncedFiles(folder, sync), startParams: parametersOf(sync) }));
 };

@@ -1,9 +1,16 @@
-import { randomUUID } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
+import { existsSync, readdirSync, readFileSync, renameSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { PGlite } from "@electric-sql/pglite";
 import pg from "pg";
 import { type AppOptions, createApp } from "../app.js";
 import type { Database } from "../database/database.js";
 import { migrate } from "../database/migrate.js";
-import { openElsewhere, openInMemory } from "../database/open.js";
+import { OneSession } from "../database/one-session.js";
+import { openElsewhere } from "../database/open.js";
+import { engineOf } from "../database/pglite.js";
+import { migrations } from "../migrations.js";
 import { FrameStore } from "../frames/store.js";
 
 /** The address of a PostgreSQL on which server tests run; without it they run on the embedded one. */
@@ -19,13 +26,32 @@ export const newDatabaseUrl = async (server: string): Promise<string> => {
   return server.replace("/postgres?", `/${name}?`);
 };
 
-/** An empty database with its tables. */
-export const testDatabase = async (): Promise<Database> => {
-  if (elsewhere !== undefined) return openElsewhere(await newDatabaseUrl(elsewhere));
-  const database = await openInMemory();
-  await migrate(database);
-  return database;
+/** Where the files of an empty database with its tables are kept for the tests after: making them takes seconds. */
+const emptyAt = (): string => {
+  const hash = createHash("sha256");
+  for (const name of readdirSync(migrations).sort()) hash.update(name).update(readFileSync(join(migrations, name)));
+  return join(tmpdir(), `handy-frame-empty-${hash.digest("hex").slice(0, 16)}.tar`);
 };
+
+/** An embedded database in memory, empty with its tables. */
+const embedded = async (): Promise<Database> => {
+  const kept = emptyAt();
+  if (!existsSync(kept)) {
+    const postgres = await PGlite.create();
+    const first = new OneSession({ begin: async () => engineOf(postgres) });
+    await migrate(first);
+    const making = `${kept}.${process.pid}`;
+    writeFileSync(making, Buffer.from(await (await postgres.dumpDataDir("none")).arrayBuffer()));
+    renameSync(making, kept);
+    await first.close();
+  }
+  const loadDataDir = new Blob([readFileSync(kept)]);
+  return new OneSession({ begin: async () => engineOf(await PGlite.create({ loadDataDir })) });
+};
+
+/** An empty database with its tables. */
+export const testDatabase = async (): Promise<Database> =>
+  elsewhere === undefined ? embedded() : openElsewhere(await newDatabaseUrl(elsewhere));
 
 /** An application on a database of its own. */
 export const memoryApp = async (options: Partial<AppOptions> = {}) => {
