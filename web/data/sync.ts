@@ -199,8 +199,9 @@ export class Sync {
   }
 
   /** Makes what a window left here again, but for what clashes with what others did since: theirs holds until one of both is chosen. */
-  private async goOnWith(left: readonly Left[]): Promise<void> {
+  private async goOnWith(left: readonly Left[]): Promise<boolean> {
     const missed = await this.missedSince(Math.min(...left.map(({ on }) => on ?? this.revision)));
+    if (!missed) return false;
     const arrived = new Set([...this.arrived, ...missed.map(({ key }) => key)]);
     const own = new Set(left.map(({ key }) => key));
     const theirs = missed.filter(({ key }) => !own.has(key)).map(({ edit }) => edit);
@@ -213,12 +214,13 @@ export class Sync {
         if (edit) this.host.again({ ...queued, edit });
       }
     });
+    return true;
   }
 
-  /** What was done to the frame since a revision; asked for until the server answers. */
-  private async missedSince(revision: number): Promise<readonly Missed[]> {
+  /** What was done to the frame since a revision; asked for until the server answers, null where this window was left before. */
+  private async missedSince(revision: number): Promise<readonly Missed[] | null> {
     if (revision >= this.revision) return [];
-    for (;;)
+    while (!this.closed)
       try {
         // of what is not kept any more it is not known what clashes with it
         return (await request<{ edits: Missed[] | null }>(`${this.path}/edits?since=${revision}`)).edits ?? [];
@@ -226,6 +228,7 @@ export class Sync {
         if (!(error instanceof ProblemError)) throw error;
         await new Promise((again) => setTimeout(again, 1000));
       }
+    return null;
   }
 
   private listen(): void {

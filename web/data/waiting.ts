@@ -78,13 +78,13 @@ export class Waiting {
     this.told(isKept);
   }
 
-  /** Takes over what each window left that is gone, in the order it was made: it stays where it was until `work` is done with it. */
-  async takeOver(work: (left: readonly Left[]) => Promise<void>): Promise<void> {
+  /** Takes over what each window left that is gone, in the order it was made: it stays where it was until `work` is done with it, and where that says that it was not. */
+  async takeOver(work: (left: readonly Left[]) => Promise<boolean>): Promise<void> {
     for (const key of storedKeys("local", prefixOf(this.frame)))
       if (key !== this.key)
         await alone(key, async () => {
           const left = readStored("local", key, readEdits<Left>(isQueued)) ?? [];
-          if (left.length) await work(left);
+          if (left.length && !(await work(left))) return;
           this.write();
           if (this.isKept) keepStored("local", key, null);
         });
