@@ -10,22 +10,25 @@ import "./styles.css";
 const Shelf = lazy(async () => ({ default: (await import("./places/shelf/shelf.js")).Shelf }));
 const FrameShell = lazy(async () => ({ default: (await import("./app/frame-shell.js")).FrameShell }));
 
-await giveKeyOfAddress();
-createRoot(sure(document.getElementById("root"))).render(
-  <StrictMode>
-    <Trouble>
-      {/* where one has gone is there at once: the next key, or Back, already meets it */}
-      <BrowserRouter useTransitions={false}>
-        <Suspense fallback={null}>
-          <Routes>
-            <Route path="/" element={<Shelf />} />
-            <Route path="/f/:id" element={<Navigate to="plan" replace />} />
-            <Route path="/f/:id/:place" element={<FrameShell />} />
-            <Route path="*" element={<NothingHere />} />
-          </Routes>
-        </Suspense>
-        <KeyAsk />
-      </BrowserRouter>
-    </Trouble>
-  </StrictMode>,
-);
+const begin = (): void =>
+  createRoot(sure(document.getElementById("root"))).render(
+    <StrictMode>
+      <Trouble>
+        {/* where one has gone is there at once: the next key, or Back, already meets it */}
+        <BrowserRouter useTransitions={false}>
+          <Suspense fallback={null}>
+            <Routes>
+              <Route path="/" element={<Shelf />} />
+              <Route path="/f/:id" element={<Navigate to="plan" replace />} />
+              <Route path="/f/:id/:place" element={<FrameShell />} />
+              <Route path="*" element={<NothingHere />} />
+            </Routes>
+          </Suspense>
+          <KeyAsk />
+        </BrowserRouter>
+      </Trouble>
+    </StrictMode>,
+  );
+
+// a page that waits as a module would keep its parts waiting too
+void giveKeyOfAddress().then(begin);
