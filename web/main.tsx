@@ -16,15 +16,16 @@ const begin = (): void =>
       <Trouble>
         {/* where one has gone is there at once: the next key, or Back, already meets it */}
         <BrowserRouter useTransitions={false}>
-          <Suspense fallback={null}>
-            <Routes>
-              <Route path="/" element={<Shelf />} />
-              <Route path="/f/:id" element={<Navigate to="plan" replace />} />
-              <Route path="/f/:id/:place" element={<FrameShell />} />
-              <Route path="*" element={<NothingHere />} />
-            </Routes>
-          </Suspense>
-          <KeyAsk />
+          <KeyAsk>
+            <Suspense fallback={null}>
+              <Routes>
+                <Route path="/" element={<Shelf />} />
+                <Route path="/f/:id" element={<Navigate to="plan" replace />} />
+                <Route path="/f/:id/:place" element={<FrameShell />} />
+                <Route path="*" element={<NothingHere />} />
+              </Routes>
+            </Suspense>
+          </KeyAsk>
         </BrowserRouter>
       </Trouble>
     </StrictMode>,

@@ -1,13 +1,20 @@
-import { type FormEvent, useId, useState, useSyncExternalStore } from "react";
+import { type FormEvent, type ReactNode, useId, useState, useSyncExternalStore } from "react";
 import { entry } from "../data/entry.js";
 import { giveKey } from "../data/give-key.js";
 import { ProblemError } from "../data/problem.js";
 import { Button } from "../parts/button.js";
 
-/** Asks for the key of the server where it wants one. What was changed meanwhile waits in this browser. */
-export function KeyAsk() {
+/** Asks for the key of the server where it wants one, over the page, which goes on as it is: what was changed meanwhile waits. */
+export function KeyAsk({ children }: { children: ReactNode }) {
   const { refused } = useSyncExternalStore(entry.subscribe, entry.get);
-  return refused && <Asking refused={refused} />;
+  return (
+    <>
+      <div inert={refused !== null} className="contents">
+        {children}
+      </div>
+      {refused && <Asking refused={refused} />}
+    </>
+  );
 }
 
 /** The key in what was pasted: it may be the whole address. */

@@ -17,7 +17,8 @@ export function Notices() {
   const trouble = useEditing((edited) => edited.trouble);
   const aside = useEditing((edited) => edited.aside);
   const unkept = useEditing(
-    (edited) => (edited.isKept ? 0 : edited.waiting) + (edited.isAsideKept ? 0 : edited.aside.length),
+    (edited) =>
+      (edited.isKept ? 0 : edited.waiting) + (edited.isUnsettledKept ? 0 : edited.aside.length + edited.clashes.length),
   );
   const mayChange = useEditing((edited) => edited.mayChange);
   return (

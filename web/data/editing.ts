@@ -20,7 +20,8 @@ import { tellOfEdit } from "./tell-of-edit.js";
 import { External, together } from "./external.js";
 import { newKey } from "./key.js";
 import type { HeadAnswer } from "./frame-path.js";
-import { type Standing, Sync, type Theirs } from "./sync.js";
+import { Sync } from "./sync.js";
+import type { Standing, Theirs } from "./sync-host.js";
 
 /** Something to tell the person: what happened, and what was kept. */
 export interface Message {
@@ -42,8 +43,8 @@ export interface Edited extends Standing {
   clashes: readonly Clash[];
   /** Edits that the server could not store, until the person has seen to them. */
   aside: readonly Aside[];
-  /** They are kept in this browser, and there again after it was closed. */
-  isAsideKept: boolean;
+  /** Both are kept in this browser, and there again after it was closed. */
+  isUnsettledKept: boolean;
 }
 
 /** Whoever goes on with the frame as it was edited, here or elsewhere. */
@@ -77,7 +78,7 @@ export class Editing extends External<Edited> {
       file: head.file ?? null,
       clashes: readClashes(id),
       aside: readAside(id),
-      isAsideKept: true,
+      isUnsettledKept: true,
     });
     this.sync = new Sync(head, {
       stand: (change) => this.set(change),
@@ -108,8 +109,8 @@ export class Editing extends External<Edited> {
 
   /** What is kept nowhere is asked about before the window is closed. */
   private readonly onLeaving = (event: Event): void => {
-    const { isKept, isAsideKept } = this.get();
-    if (!isKept || !isAsideKept) event.preventDefault();
+    const { isKept, isUnsettledKept } = this.get();
+    if (!isKept || !isUnsettledKept) event.preventDefault();
   };
 
   say(tone: Message["tone"], text: string): void {
@@ -213,7 +214,7 @@ export class Editing extends External<Edited> {
   }
 
   private keepAside(aside: readonly Aside[]): void {
-    this.set({ aside, isAsideKept: keepAside(this.get().id, aside) });
+    this.keepUnsettled({ aside });
   }
 
   /** Chooses one of two values that were written at once. */
@@ -235,8 +236,13 @@ export class Editing extends External<Edited> {
   }
 
   private keepClashes(clashes: readonly Clash[]): void {
-    keepClashes(this.get().id, clashes);
-    this.set({ clashes });
+    this.keepUnsettled({ clashes });
+  }
+
+  private keepUnsettled(change: Partial<Pick<Edited, "aside" | "clashes">>): void {
+    const { id, aside, clashes } = { ...this.get(), ...change };
+    const areKept = [keepAside(id, aside), keepClashes(id, clashes)];
+    this.set({ ...change, isUnsettledKept: areKept.every(Boolean) });
   }
 
   /** An edit that was not made as it was is undone no further than it was made. */

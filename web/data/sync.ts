@@ -1,17 +1,4 @@
-import {
-  applyEach,
-  type Clash,
-  clashesOf,
-  type Edit,
-  editBetween,
-  faultSays,
-  type Frame,
-  noRenames,
-  type Renames,
-  thenRenamed,
-  withoutClashes,
-  sure,
-} from "../../core/index.js";
+import { applyEach, editBetween, faultSays, type Frame, noRenames, sure, thenRenamed } from "../../core/index.js";
 import type { Aside } from "./aside.js";
 import { together } from "./external.js";
 import type { FileState } from "./file.js";
@@ -20,6 +7,8 @@ import { isKeyWanted } from "./entry.js";
 import { ProblemError } from "./problem.js";
 import { request } from "./request.js";
 import { framePath, type HeadAnswer } from "./frame-path.js";
+import { partClashing } from "./clashing.js";
+import type { SyncHost, SyncState, Theirs } from "./sync-host.js";
 import { type Left, type Queued, Waiting } from "./waiting.js";
 
 interface Missed extends Queued {
@@ -32,48 +21,6 @@ interface Said {
   revision: number;
   edits?: Missed[];
   file?: FileState;
-}
-
-/** How far the server has what was changed. */
-export type SyncState = "saved" | "saving" | "away";
-
-/** What a window is told of how it and the server stand. */
-export interface Standing {
-  /** The revision the server has, by all we know. */
-  revision: number;
-  sync: SyncState;
-  /** Edits that wait to be sent. */
-  waiting: number;
-  /** What waits is kept in this browser, and would be sent after it was closed. */
-  isKept: boolean;
-  deleted: boolean;
-  /** Why the server cannot store the edit that is tried again just now; null while none is. */
-  trouble: string | null;
-  /** The file it is worked on in; null when it is kept on the shelf alone. */
-  file: FileState | null;
-}
-
-/** What others did to the frame. */
-export interface Theirs {
-  edits: readonly Edit[];
-  /** The nodes that have another id by that. */
-  renamed: Renames;
-}
-
-/** Whoever shows the frame: it is told of what others did, and of what became of its own edits. */
-export interface SyncHost {
-  stand: (change: Partial<Standing>) => void;
-  /** The frame with what others did under what waits; null where it is not known what that was. */
-  show: (frame: Frame, theirs: Theirs | null) => void;
-  /** What a window left unsent that is gone is made here again; its key stays. */
-  again: (queued: Queued) => void;
-  /** An edit was not made as it was: `left` is what is left of it, without the clashes; null is nothing. */
-  dropped: (edit: Edit, left: Edit | null, clashes: readonly Clash[]) => void;
-  /** Edits that the server could not store are not in the frame any more: they are for the person to see to. */
-  aside: (edits: readonly Aside[]) => void;
-  /** Values that were written here and elsewhere at once. */
-  clashed: (clashes: readonly Clash[]) => void;
-  fault: (text: string) => void;
 }
 
 /** The queue made on a frame, one after another: the frame after it, what could be made, and what could not. */
@@ -205,14 +152,13 @@ export class Sync {
     const arrived = new Set([...this.arrived, ...missed.map(({ key }) => key)]);
     const own = new Set(left.map(({ key }) => key));
     const theirs = missed.filter(({ key }) => !own.has(key)).map(({ edit }) => edit);
+    const { goesOn, clashing } = partClashing(
+      left.filter(({ key }) => !arrived.has(key)),
+      theirs,
+    );
     together(() => {
-      for (const { on: _, ...queued } of left) {
-        if (arrived.has(queued.key)) continue;
-        const clashes = queued.format === undefined ? clashesOf(queued.edit, theirs) : [];
-        if (clashes.length) this.host.clashed(clashes);
-        const edit = clashes.length ? withoutClashes(queued.edit, clashes) : queued.edit;
-        if (edit) this.host.again({ ...queued, edit });
-      }
+      if (clashing.length) this.host.clashed(clashing.flatMap(({ clashes }) => clashes));
+      for (const { on: _, ...queued } of goesOn) this.host.again(queued);
     });
     return true;
   }
@@ -418,17 +364,10 @@ export class Sync {
   /** What is queued without what clashes with edits made elsewhere: theirs holds until one of both is chosen. */
   private withoutClashes(missed: readonly Missed[]): Queued[] {
     const theirs = missed.map(({ edit }) => edit);
-    const found: Clash[] = [];
-    const queue = this.queue.flatMap((queued) => {
-      const clashes = clashesOf(queued.edit, theirs);
-      if (clashes.length === 0) return [queued];
-      found.push(...clashes);
-      const edit = withoutClashes(queued.edit, clashes);
-      this.host.dropped(queued.edit, edit, clashes);
-      return edit ? [{ ...queued, edit }] : [];
-    });
-    if (found.length) this.host.clashed(found);
-    return queue;
+    const { goesOn, clashing } = partClashing(this.queue, theirs);
+    for (const { queued, clashes, left } of clashing) this.host.dropped(queued.edit, left, clashes);
+    if (clashing.length) this.host.clashed(clashing.flatMap(({ clashes }) => clashes));
+    return goesOn;
   }
 
   /** Puts what was missed under what is queued; what no longer fits is said and let go. */
