@@ -55,6 +55,7 @@ test("by its own address a frame is looked at and tried, and nothing of it can b
   await me.press("button", "Delete, and that way with it");
   await me.read('[role="alert"]', "nothing was changed");
   await me.see('[data-node="plots"]');
+  expect(await me.count('[title="Rename the frame"]')).toBe(0);
   await me.go("/");
   await me.read('[role="alert"]', "may look at one frame, not at the shelf");
   const headers = { authorization: `Bearer ${key}` };

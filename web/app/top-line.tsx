@@ -55,8 +55,10 @@ export function TopLine() {
 function FrameName({ name }: { name: string }) {
   const { editing } = useOpenFrame();
   const [renaming, setRenaming] = useState(false);
+  const mayChange = useEditing((edited) => edited.mayChange);
   const rename = (next: string) =>
     editing.edit({ kind: "setFrame", key: "name", value: next.slice(0, 120) }, `Rename to ${next}`);
+  if (!mayChange) return <span className="max-w-56 truncate px-1 text-[16px] font-bold">{name}</span>;
   return renaming ? (
     <div className="w-56">
       <TextLine
