@@ -1,5 +1,6 @@
 import { createWriteStream, existsSync } from "node:fs";
 import { rename, rm } from "node:fs/promises";
+import { dirname, resolve } from "node:path";
 import { createInterface } from "node:readline";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
@@ -19,7 +20,7 @@ const backup = async (file: string, { data }: KeepOptions): Promise<void> => {
   if (existsSync(file)) throw new Unusable([`${file} is there already. Name another file; nothing was changed.`]);
   const { askServed, reach } = await import("../server/keeping/reach.js");
   const { backupLines } = await import("../server/keeping/backup.js");
-  const reached = await reach(data, say);
+  const reached = await reach(data, say, false);
   const making = `${file}.${process.pid}.new`;
   try {
     if ("served" in reached) {
@@ -33,7 +34,10 @@ const backup = async (file: string, { data }: KeepOptions): Promise<void> => {
       );
     const { checkBackup } = await import("../server/keeping/restore.js");
     const { frames, revisions } = await checkBackup(making);
+    const { syncAt } = await import("../server/database/sync-tree.js");
+    await syncAt(making);
     await rename(making, file);
+    await syncAt(dirname(resolve(file)));
     say(`${file} holds ${frames} frames with ${revisions} revisions, and was read again.`);
   } catch (error) {
     await rm(making, { force: true });
@@ -47,7 +51,7 @@ const restore = async (file: string, { data }: KeepOptions): Promise<void> => {
   const { reach } = await import("../server/keeping/reach.js");
   const { checkBackup, restoreInto } = await import("../server/keeping/restore.js");
   await checkBackup(file);
-  const reached = await reach(data, say);
+  const reached = await reach(data, say, true);
   if ("served" in reached)
     throw new Unusable([
       `${data} is served at ${reached.served.url}. Stop that server, or name another folder by --data.`,
@@ -68,7 +72,7 @@ const verdictSays = ({ id, revisions, sound, head, wrong }: Verdict): string =>
 const verify = async ({ data }: KeepOptions): Promise<void> => {
   const { askServed, reach } = await import("../server/keeping/reach.js");
   const { verified } = await import("../server/keeping/verify.js");
-  const reached = await reach(data, say);
+  const reached = await reach(data, say, false);
   const tell = (verdict: Verdict): void => {
     say(verdictSays(verdict));
     if (verdict.wrong !== null) process.exitCode = 1;

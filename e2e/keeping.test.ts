@@ -1,5 +1,5 @@
 import { spawn } from "node:child_process";
-import { mkdtempSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { text } from "node:stream/consumers";
@@ -69,6 +69,16 @@ test("a shelf is written into a file while it is served, looked at, and restored
     code: 2,
     err: expect.stringMatching(/There are 3 frames on the shelf/),
   });
+});
+
+test("a data folder that is not there is not made by who only looks", async () => {
+  for (const command of [["backup", join(place, "none.gz")], ["verify"]]) {
+    const { code, err } = await handy(...command, "--data", join(place, "mistyped"));
+    expect(code).toBe(2);
+    expect(err).toMatch(/mistyped is no data folder/);
+  }
+  expect(readdirSync(place)).not.toContain("mistyped");
+  expect(readdirSync(place)).not.toContain("none.gz");
 });
 
 test("a backup that was cut is refused in one line before anything is made", async () => {

@@ -1,7 +1,8 @@
 import { open, readdir } from "node:fs/promises";
 import { join } from "node:path";
 
-const syncAt = async (path: string): Promise<void> => {
+/** Brings a file on the disk, or the names in a folder. */
+export const syncAt = async (path: string): Promise<void> => {
   // not every system lets a folder be opened and synced
   const held = await open(path, "r").catch(() => null);
   await held?.sync().catch(() => undefined);

@@ -209,12 +209,13 @@ export class FrameStore {
 
   private async commit(id: string, on: number, edits: SaveRequest["edits"]): Promise<Head> {
     const row = await this.row(this.database, id);
-    await this.refuse(this.database, row, on, edits);
+    await this.refuse(this.database, row, on);
     // what takes long is done before, and the frame may have gone on meanwhile: then nothing of it is kept
     const { frame, revisions } = await revisionsOf(await this.head(row), edits);
     const saved = { id, revision: on + edits.length, frame };
     await this.database.transaction(async (sql) => {
-      await this.refuse(sql, await this.row(sql, id, true), on, edits);
+      await this.refuse(sql, await this.row(sql, id, true), on);
+      await this.refuseKnown(sql, id, edits);
       await rows.insertRevisions(sql, id, revisions);
       await rows.setRevision(sql, id, saved.revision, frame.name);
       await this.tellOthers(sql, { kind: "revisions", frame: id, on, revision: saved.revision });
@@ -227,7 +228,7 @@ export class FrameStore {
   }
 
   /** Throws where edits cannot be made on a frame as its row has it. */
-  private async refuse(sql: Sql, row: rows.FrameRow, on: number, edits: SaveRequest["edits"]): Promise<void> {
+  private async refuse(sql: Sql, row: rows.FrameRow, on: number): Promise<void> {
     const { id, deleted, revision } = row;
     if (deleted) throw new Problem("no-frame", `${id} was deleted. It can be brought back from the shelf.`);
     if (revision !== on)
@@ -236,6 +237,10 @@ export class FrameStore {
         `The edits were made on revision ${on}; the newest is ${revision}. Nothing was changed.`,
         { revision, missed: await rows.missedSince(sql, id, on) },
       );
+  }
+
+  /** Throws where edits were accepted before. */
+  private async refuseKnown(sql: Sql, id: string, edits: SaveRequest["edits"]): Promise<void> {
     const keys = await rows.knownKeys(
       sql,
       id,

@@ -1,4 +1,4 @@
-import { openDatabase, openElsewhere } from "../database/open.js";
+import { isMade, openDatabase, openElsewhere } from "../database/open.js";
 import { Busy, holdFolder } from "../folder/hold.js";
 import { type Served, servedAt } from "../folder/served.js";
 import type { Database } from "../database/database.js";
@@ -6,13 +6,16 @@ import type { Database } from "../database/database.js";
 /** A data folder as a command comes to it: by itself, or through the server that holds it. */
 export type Reached = { database: Database; leave: () => Promise<void> } | { served: Served };
 
-/** Comes to the database of `DATABASE_URL` where there is one; else to a data folder, whether it is served or not. */
-export const reach = async (folder: string, say: (line: string) => void): Promise<Reached> => {
+/** Comes to the database of `DATABASE_URL` where there is one; else to a data folder, whether it is served or not, which is made only where that `makes` sense. */
+export const reach = async (folder: string, say: (line: string) => void, makes: boolean): Promise<Reached> => {
   const elsewhere = process.env.DATABASE_URL;
   if (elsewhere !== undefined) {
     const database = await openElsewhere(elsewhere);
     return { database, leave: () => database.close() };
   }
+  // a folder that was mistyped is not an empty shelf
+  if (!makes && !isMade(folder))
+    throw new Error(`${folder} is no data folder. Name one by --data; nothing was changed.`);
   try {
     const release = await holdFolder(folder, say);
     try {
