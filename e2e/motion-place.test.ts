@@ -32,9 +32,11 @@ const opened = async (frame = plainDemo("allotment"), path = "") => {
   await me.see(`${place} [aria-label=Stage] [role=img]`);
   return id;
 };
-/** Holds the stage at a moment, ms. */
-const holdAt = (ms: number) =>
-  me.page.$eval(
+/** Holds the stage at a moment, ms: held first, since a line that is put to where it goes by just now has not changed. */
+const holdAt = async (ms: number) => {
+  await me.page.focus(`${place} input[type=range]`);
+  await me.keys("Home");
+  await me.page.$eval(
     `${place} input[type=range]`,
     (input, value) => {
       Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")!.set!.call(input, String(value));
@@ -42,6 +44,7 @@ const holdAt = (ms: number) =>
     },
     ms,
   );
+};
 
 test("a move says where its motion comes from; it is set once, and each exception is taken back by one press", async () => {
   const id = await opened(plainDemo("allotment"), "?move=plotsTab.plot");

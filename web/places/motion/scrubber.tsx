@@ -18,6 +18,14 @@ export function Scrubbed({ time, length, children }: { time: StageTime; length: 
   );
 }
 
+/** Where a key goes from a moment, ms. Also one that changes no moment holds it: at 0 the line's own Home would say nothing. */
+const keyed: { [key: string]: (at: number, step: number, length: number) => number } = {
+  ArrowRight: (at, step) => at + step,
+  ArrowLeft: (at, step) => at - step,
+  Home: () => 0,
+  End: (_at, _step, length) => length,
+};
+
 /** The line that is dragged along the time of a move, also by arrows: a frame of the screen, with Shift ten. */
 export function Scrubber({ time, length }: { time: StageTime; length: number }) {
   const at = useStageTime(time, (shown) => shown.time);
@@ -32,12 +40,13 @@ export function Scrubber({ time, length }: { time: StageTime; length: number }) 
         step="any"
         value={at}
         className="w-full accent-(--petrol)"
+        onPointerDown={() => time.hold(time.get().time)}
         onChange={({ target }) => time.hold(Number(target.value))}
         onKeyDown={(event) => {
-          const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
-          if (by === 0) return;
+          const to = keyed[event.key]?.(time.get().time, ((event.shiftKey ? 10 : 1) * 1000) / 60, length);
+          if (to === undefined) return;
           event.preventDefault();
-          time.hold(at + (by * (event.shiftKey ? 10 : 1) * 1000) / 60);
+          time.hold(to);
         }}
       />
       <div className="mono flex justify-between text-[11px] text-ink-2">
