@@ -14,6 +14,10 @@ const small = {
   nodes: { app: { kind: "stack", children: ["home"] }, home: { kind: "screen", title: "Home" } },
 };
 
+/** What differs by the moment of the machine is taken in so many rounds, each kind in each. */
+const rounds = 5;
+const manyAtOnce = [1, 8, 32];
+
 /** Saves in a second by so many at once, each on a frame of its own. */
 const rate = async (url: string, atOnce: number, each: number): Promise<number> => {
   const ids = await Promise.all(Array.from({ length: atOnce }, () => put(url, small)));
@@ -26,7 +30,13 @@ const rate = async (url: string, atOnce: number, each: number): Promise<number> 
   return (atOnce * each * 1000) / (performance.now() - began);
 };
 
-/** What saving costs: by when it is synced, by how many save at once, on both kinds of database. */
+const frames = (demo: unknown) =>
+  [
+    ["the demo", demo, "plot"],
+    ["2,000 nodes", largeFrame(1920), "screen9"],
+  ] as const;
+
+/** What saving costs: by when it is synced, by how many save at once, on both kinds of database, all in turn. */
 export const savingFigures = async (): Promise<Figure[]> => {
   const figures: Figure[] = [];
   const folder = mkdtempSync(join(tmpdir(), "handy-frame-bench-"));
@@ -36,37 +46,49 @@ export const savingFigures = async (): Promise<Figure[]> => {
   const postgres = await startPostgres();
   const elsewhere = await newDatabaseUrl(postgres.url);
 
-  const kinds = [
-    ...["never", "second", "each"].map((sync) => ({ name: `synced ${sync}`, sync, variables: {} })),
-    { name: "on PostgreSQL", sync: "each", variables: { DATABASE_URL: elsewhere } },
-  ];
-  const bases: Record<string, number> = {};
-  for (const { name, sync, variables } of kinds) {
-    const data = join(folder, name.replaceAll(" ", "-"));
-    cpSync(made, data, { recursive: true });
-    const server = await started(data, ["--sync", sync], variables);
-    const demo = ((await (await fetch(`${server.url}api/frames/allotment-diary`)).json()) as { frame: unknown }).frame;
-    for (const [on, frame, node] of [
-      ["the demo", demo, "plot"],
-      ["2,000 nodes", largeFrame(1920), "screen9"],
-    ] as const) {
-      const value = quantile(await savesOn(server.url, frame, node, 220), 0.5);
-      bases[on] ??= value;
+  const kinds = await Promise.all(
+    [
+      ...["never", "second", "each"].map((sync) => ({ name: `synced ${sync}`, sync, variables: {} })),
+      { name: "on PostgreSQL", sync: "each", variables: { DATABASE_URL: elsewhere } },
+    ].map(async ({ name, sync, variables }) => {
+      const data = join(folder, name.replaceAll(" ", "-"));
+      cpSync(made, data, { recursive: true });
+      return { name, server: await started(data, ["--sync", sync], variables) };
+    }),
+  );
+  const { frame: demo } = (await (await fetch(`${kinds[0]!.server.url}api/frames/allotment-diary`)).json()) as {
+    frame: unknown;
+  };
+  /** What each kind measured over all rounds, by what was measured. */
+  const measured = new Map<string, number[]>();
+  const note = (what: string, values: readonly number[]) =>
+    measured.set(what, [...(measured.get(what) ?? []), ...values]);
+  for (let round = 0; round < rounds; round += 1)
+    for (const { name, server } of kinds) {
+      for (const [on, frame, node] of frames(demo))
+        note(`a save on ${on}, ${name}, p50`, await savesOn(server.url, frame, node, 80));
+      for (const atOnce of manyAtOnce)
+        note(`saves by ${atOnce} at once, ${name}`, [await rate(server.url, atOnce, Math.ceil(160 / atOnce))]);
+    }
+  for (const [on] of frames(demo)) {
+    const base = quantile(measured.get(`a save on ${on}, synced never, p50`)!, 0.5);
+    for (const kind of kinds) {
+      const name = `a save on ${on}, ${kind.name}, p50`;
+      const value = quantile(measured.get(name)!, 0.5);
       figures.push({
-        name: `a save on ${on}, ${name}, p50`,
+        name,
         value,
         unit: "ms",
-        against: { name: "synced never", value: bases[on]!, ratio: value / bases[on]! },
+        against: { name: "synced never", value: base, ratio: value / base },
       });
     }
-    for (const atOnce of [1, 8, 32])
-      figures.push({
-        name: `saves by ${atOnce} at once, ${name}`,
-        value: await rate(server.url, atOnce, Math.ceil(320 / atOnce)),
-        unit: "/s",
-      });
-    await server.stop();
   }
+  for (const atOnce of manyAtOnce)
+    for (const kind of kinds) {
+      const name = `saves by ${atOnce} at once, ${kind.name}`;
+      figures.push({ name, value: quantile(measured.get(name)!, 0.5), unit: "/s" });
+    }
+  for (const { server } of kinds) await server.stop();
   await postgres.stop();
 
   const data = join(folder, "synced-each");

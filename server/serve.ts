@@ -1,7 +1,6 @@
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import pino from "pino";
-import { createApp } from "./app.js";
 import type { Express } from "express";
 import { keysAsked, openTo, urlOf } from "./access/asked.js";
 import type { Database } from "./database/database.js";
@@ -117,7 +116,8 @@ const begin = async (options: ServeOptions, begun: Begun): Promise<string> => {
   // where nothing was ever kept, making the folder first would only let the person wait
   if (elsewhere === undefined && !isMade(data)) await refuseUnusable(given, async () => false, say);
   await readyPage(say);
-  const database = await comeTo(options, begun);
+  // both take a while, the one here, the other in its thread
+  const [database, { createApp }] = await Promise.all([comeTo(options, begun), import("./app.js")]);
   const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2));
   const store = new FrameStore(database);
   await database.alone(async () => {
