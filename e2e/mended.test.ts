@@ -67,6 +67,43 @@ test("a change that the server cannot store is told, tried again and set aside; 
   expect((await me.frame(id)).nodes.map!.title).toBe("Cursed");
 }, 60_000);
 
+test("a change that was set aside is looked at part by part, mended, and made", async () => {
+  const id = await listed(world, me, "Looked at");
+  const set = (node: string, key: string, value: unknown) => ({ kind: "set", node, key, value });
+  const edit = {
+    kind: "batch",
+    edits: [set("map", "title", "Chart"), set("map", "path", "/chart"), set("packing", "title", "Rucksack")],
+  };
+  await me.page.evaluate((key, aside) => localStorage.setItem(key, JSON.stringify(aside)), `handy-frame:aside:${id}`, [
+    { key: "k1", label: "Names and addresses", edit, why: "The database cannot keep this." },
+  ]);
+  await me.page.reload();
+  await me.press("section[role=alert] button", "Look and mend");
+  const dialog = "[role=dialog]";
+  await me.read(dialog, "The database cannot keep this.");
+  expect(await me.texts(`${dialog} tbody label`)).toEqual(["title of Map", "path of Map", "title of Packing"]);
+  const field = (name: string) => `${dialog} textarea[aria-label="${name}"]`;
+  const write = async (name: string, text: string) => {
+    await me.page.focus(field(name));
+    await me.keys("Control+a");
+    await me.type(text);
+    await me.keys("Enter");
+  };
+  await write("path of Map", "chart");
+  expect(await me.look()).toEqual([]);
+  // said at once, before anything is sent
+  await me.read(`${dialog} tbody [role=alert]`, 'received "chart"');
+  await write("path of Map", "/sea-chart");
+  await me.press(`${dialog} label`, "title of Packing");
+  await me.press(`${dialog} button`, "Make it so");
+  await me.page.waitForSelector(dialog, { hidden: true });
+  await me.page.waitForSelector("section[role=alert]", { hidden: true });
+  await me.saved();
+  const { nodes } = await me.frame(id);
+  expect(nodes).toMatchObject({ map: { title: "Chart", path: "/sea-chart" }, packing: { title: "Packing" } });
+  expect(await undoSays()).toBe("Undo: Names and addresses (Ctrl Z)");
+});
+
 test("a part of the page that breaks says so in its place, the others work on, and it is back when that is undone", async () => {
   await me.page.evaluateOnNewDocument(() => {
     const real = window.encodeURI;

@@ -102,6 +102,14 @@ describe("saving", () => {
     expect(answer.faults![0]!.pointer).toBe("/root");
     expect((await request(app).get(`${frames}/${id}`)).body).toMatchObject({ revision: 1 });
   });
+  test("edits are tried without being made", async () => {
+    const { id } = await create();
+    const tried = (edit: unknown) => send(`${frames}/${id}/edits/tried`, saving(edit as Edit));
+    await tried(title("One")).expect(204);
+    const refused = problem(await tried({ kind: "set", node: "c", key: "bars", value: 7 }).expect(422));
+    expect(refused.faults![0]!.pointer).toBe("/nodes/c/bars");
+    expect((await request(app).get(`${frames}/${id}`)).body.revision).toBe(1);
+  });
   test("what an edit touched is checked in form and in meaning", async () => {
     const { id } = await create();
     const pointers = async (edit: unknown) =>

@@ -1,4 +1,5 @@
 export { applyEach, applyEdit, applySoundly, type EditResult, EditRun } from "./apply.js";
+export { type ChangePart, putTogether, takenApart } from "./apart.js";
 export { type Clash, clashesOf, withoutClashes } from "./clash.js";
 export { clipOf, clipType, pasteClip, readClip } from "./clip.js";
 export { editBetween } from "./difference-edit.js";

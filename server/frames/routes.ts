@@ -95,6 +95,13 @@ export const frameRoutes = (store: FrameStore, keepsAll: boolean): Router => {
     response.set("ETag", etag(head)).json({ id: head.id, revision: head.revision });
   });
 
+  // whether edits could be made, without making them
+  routes.post("/:id/edits/tried", async (request, response) => {
+    const { edits } = readBody<SaveRequest>(request, saveRequest);
+    await store.tryOut(idOf(request), edits);
+    response.status(204).end();
+  });
+
   routes.get("/:id/edits", async (request, response) => {
     response.json({ edits: await store.missed(idOf(request), numberOf(request.query.since, "since")) });
   });

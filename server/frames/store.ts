@@ -207,6 +207,11 @@ export class FrameStore {
     return this.files.get(id)?.around(change) ?? change();
   }
 
+  /** Throws what `save` would on the newest revision, and changes nothing. */
+  async tryOut(id: string, edits: SaveRequest["edits"]): Promise<void> {
+    await revisionsOf(await this.head(await this.row(this.database, id)), edits);
+  }
+
   private async commit(id: string, on: number, edits: SaveRequest["edits"]): Promise<Head> {
     const row = await this.row(this.database, id);
     await this.refuse(this.database, row, on);

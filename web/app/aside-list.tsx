@@ -1,11 +1,19 @@
+import { useState } from "react";
 import type { Aside } from "../data/aside.js";
 import { Button } from "../parts/button.js";
+import { Awaited } from "../parts/awaited.js";
 import { copyText } from "../parts/copy-text.js";
+import { later } from "../parts/later.js";
 import { useOpenFrame } from "./open-frame.js";
 
-/** Changes that the server could not store: each with the reason, to be tried again, taken elsewhere or let go. */
+const AsideMend = later(() => import("./aside-mend.js"));
+
+/** Changes that the server could not store: each with the reason, to be tried again, looked at and mended, taken elsewhere or let go. */
 export default function AsideList({ aside }: { aside: readonly Aside[] }) {
   const opened = useOpenFrame();
+  const [mended, setMended] = useState<string | null>(null);
+  const close = () => setMended(null);
+  const looked = aside.find(({ key }) => key === mended);
   return (
     <section
       role="alert"
@@ -26,6 +34,7 @@ export default function AsideList({ aside }: { aside: readonly Aside[] }) {
               <b>{each.label}</b>: {each.why}
             </span>
             <Button onClick={() => opened.editing.tryAgain(each)}>Try again</Button>
+            <Button onClick={() => setMended(each.key)}>Look and mend</Button>
             <Button onClick={() => void copy(each).then((says) => opened.editing.say("plain", says))}>Copy it</Button>
             <Button tone="fault" onClick={() => opened.editing.letGo(each)}>
               Let it go
@@ -33,6 +42,11 @@ export default function AsideList({ aside }: { aside: readonly Aside[] }) {
           </li>
         ))}
       </ul>
+      {looked && (
+        <Awaited onLeave={close}>
+          <AsideMend key={looked.key} aside={looked} onClose={close} />
+        </Awaited>
+      )}
     </section>
   );
 }

@@ -204,7 +204,12 @@ export class Editing extends External<Edited> {
 
   /** Makes an edit again that the server could not store; it is set aside once more if that is so still. */
   tryAgain(aside: Aside): void {
-    const faults = this.edit(presentEdit(this.get().frame, aside), aside.label);
+    this.makeInstead(aside, presentEdit(this.get().frame, aside));
+  }
+
+  /** Makes an edit in place of one that was set aside. */
+  makeInstead(aside: Aside, edit: Edit): void {
+    const faults = this.edit(edit, aside.label);
     if (!faults) this.letGo(aside);
   }
 
