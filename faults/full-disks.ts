@@ -25,10 +25,13 @@ export const fullDisks = async (folder: string, times = timesOr(24)): Promise<st
     const person = await FaultPerson.begin(url, `Full ${i}`);
     people.push(person);
     await person.change(url);
-    writeFileSync(room, String(tells ? 48 * MB + i * 4096 : i * 40_000));
+    // small changes fill tables, large ones the log, of which a part of 16 MB is made at a time
+    const isLarge = i % 4 >= 2;
+    const share = isLarge ? MB : 40_000;
+    writeFileSync(room, String(tells ? 48 * MB + i * 4096 : i * share));
     for (let n = 0; n < 40; n += 1) {
       const began = Date.now();
-      await person.change(url).catch(() => (stood += 1));
+      await person.change(url, isLarge ? 150 : 0).catch(() => (stood += 1));
       slowest = Math.max(slowest, Date.now() - began);
     }
     writeFileSync(room, String(plenty));

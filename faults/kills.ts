@@ -9,7 +9,7 @@ import { FaultyServer } from "./server.js";
 /** How often, or as often as `TIMES` says. */
 export const timesOr = (times: number): number => Number(process.env.TIMES ?? times);
 
-const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
+export const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
 
 /** Changes by several at once until there is no answer. */
 export const saveUntilGone = async (url: string, people: readonly FaultPerson[]): Promise<void> => {

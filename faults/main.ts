@@ -4,6 +4,8 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { cuts, unsyncedCuts } from "./cuts.js";
 import { fullDisks } from "./full-disks.js";
+import { handsOnFile } from "./hands-on-file.js";
+import { requests } from "./requests.js";
 import { soak } from "./soak.js";
 import { creations, databaseKills, kills, killsElsewhere } from "./kills.js";
 
@@ -15,6 +17,8 @@ const kinds = {
   full: fullDisks,
   elsewhere: killsElsewhere,
   database: databaseKills,
+  file: handsOnFile,
+  requests,
   soak,
 };
 const asked = process.argv.slice(2);

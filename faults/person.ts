@@ -1,4 +1,4 @@
-import { randomUUID } from "node:crypto";
+import { randomBytes, randomUUID } from "node:crypto";
 
 /** A frame of which nothing matters but that it can be changed. */
 const frame = (name: string) => ({
@@ -31,7 +31,15 @@ export class FaultPerson {
   readonly acknowledged: string[] = [];
   /** Answers that were no success, by status. */
   readonly refused = new Map<number, number>();
-  private constructor(private readonly id: string) {}
+  private constructor(
+    private readonly id: string,
+    private readonly node = "home",
+  ) {}
+
+  /** Somebody who changes a node of a frame that is there. */
+  static on(id: string, node: string): FaultPerson {
+    return new FaultPerson(id, node);
+  }
 
   static async begin(url: string, name: string): Promise<FaultPerson> {
     const { status, body } = await ask(url, "/api/frames", { frame: frame(name) });
@@ -44,12 +52,14 @@ export class FaultPerson {
     return `/api/frames/${this.id}`;
   }
 
-  /** Makes a change; answers whether it was acknowledged. Throws where there was no answer. */
-  async change(url: string): Promise<boolean> {
+  /** Makes a change, with so many long notes in it; answers whether it was acknowledged. Throws where there was no answer. */
+  async change(url: string, notes = 0): Promise<boolean> {
     const head = await ask(url, this.path);
     if (head.status !== 200) return this.wasRefused(head.status);
     const title = randomUUID();
-    const edit = { kind: "set", node: "home", key: "title", value: title };
+    const set = (key: string, value: string) => ({ kind: "set", node: this.node, key, value });
+    const long = Array.from({ length: notes }, () => set("note", randomBytes(2000).toString("hex")));
+    const edit = { kind: "batch", edits: [set("title", title), ...long] };
     const saved = await ask(
       url,
       `/api/frames/${this.id}/edits`,

@@ -18,11 +18,11 @@ export interface ServerOptions {
 
 /** A server in a process of its own, to be ended in every way. */
 export class FaultyServer {
-  private said = "";
+  private text = "";
 
   private constructor(private readonly child: ChildProcess) {
     for (const stream of [child.stdout, child.stderr])
-      stream?.on("data", (chunk: Buffer) => (this.said += chunk.toString()));
+      stream?.on("data", (chunk: Buffer) => (this.text += chunk.toString()));
   }
 
   static start({ folder, shim, more = [], elsewhere, variables = {} }: ServerOptions): FaultyServer {
@@ -46,15 +46,20 @@ export class FaultyServer {
 
   /** What it printed so far. */
   get output(): string {
-    return this.said;
+    return this.text;
   }
 
   /** Its address, once it serves; throws with what it said where it ends before. */
-  async url(): Promise<string> {
+  url(): Promise<string> {
+    return this.said(/is at (http\S+)/);
+  }
+
+  /** The first group of what it says, once it does; throws with what it said where it ends before. */
+  async said(pattern: RegExp): Promise<string> {
     for (;;) {
-      const url = /is at (http\S+)/.exec(this.said)?.[1];
-      if (url) return url;
-      if (this.child.exitCode !== null) throw new Error(`the server ended with ${this.child.exitCode}: ${this.said}`);
+      const found = pattern.exec(this.text)?.[1];
+      if (found) return found;
+      if (this.child.exitCode !== null) throw new Error(`the server ended with ${this.child.exitCode}: ${this.text}`);
       await new Promise((resolve) => setTimeout(resolve, 10));
     }
   }

@@ -77,6 +77,8 @@ export const sendProblems =
   (log: (error: unknown) => void): ErrorRequestHandler =>
   (error: unknown, _request, response, next) => {
     if (response.headersSent) return next(error);
+    // what goes on after a request is no request (Node's HTTP parser, its codes): that was answered where it came in
+    if (/^HPE_/.test(codeOf(error) ?? "")) return void response.destroy();
     if (error instanceof Problem) return error.send(response);
     const { type, status }: { type?: unknown; status?: unknown } = typeof error === "object" && error ? error : {};
     if (type === "entity.too.large")

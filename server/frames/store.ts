@@ -5,6 +5,7 @@ import type { Database, Sql } from "../database/database.js";
 import { FrameFile } from "../files/frame-file.js";
 import type { FileState } from "../files/state.js";
 import { Problem } from "../problem.js";
+import { Heads } from "./heads.js";
 import * as rows from "./repository.js";
 import { type Head, revisionsOf } from "./revisions.js";
 
@@ -44,9 +45,9 @@ const slugOf = (name: string): string =>
     .replaceAll(/^-+|-+$/g, "")
     .slice(0, 48) || "frame";
 
-/** The frames in the database: what is asked of them and what is done to them. Holds the heads it has seen in memory. */
+/** The frames in the database: what is asked of them and what is done to them. Holds the heads it has seen lately in memory. */
 export class FrameStore {
-  private readonly heads = new Map<string, Head>();
+  private readonly heads = new Heads();
   private readonly files = new Map<string, FrameFile>();
   private readonly listeners = new Set<(happening: Happening) => void>();
   /** Set when something was written since the last clean-up. */
@@ -124,13 +125,8 @@ export class FrameStore {
     const known = this.heads.get(row.id);
     if (known?.revision === row.revision) return known;
     const head = { id: row.id, revision: row.revision, frame: await this.frameAt(row.id, row.revision) };
-    this.keepHead(head);
+    this.heads.keep(head);
     return head;
-  }
-
-  /** Of two that were read at once the newer one is kept. */
-  private keepHead(head: Head): void {
-    if ((this.heads.get(head.id)?.revision ?? 0) < head.revision) this.heads.set(head.id, head);
   }
 
   async read(id: string): Promise<Opened> {
@@ -225,7 +221,7 @@ export class FrameStore {
       await rows.setRevision(sql, id, saved.revision, frame.name);
       await this.tellOthers(sql, { kind: "revisions", frame: id, on, revision: saved.revision });
     });
-    this.keepHead(saved);
+    this.heads.keep(saved);
     this.dirty = true;
     const told = revisions.map(({ number, key, label, edit }) => ({ number, key, label, edit: sure(edit) }));
     this.tell({ kind: "revisions", frame: id, revision: saved.revision, edits: told });
