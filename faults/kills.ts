@@ -34,6 +34,15 @@ export const lostOf = async (url: string, people: readonly FaultPerson[]): Promi
 export const acknowledgedBy = (people: readonly FaultPerson[]): number =>
   people.reduce((sum, { acknowledged }) => sum + acknowledged.length, 0);
 
+/** How many answers were no success, and by which status. */
+export const refusedBy = (people: readonly FaultPerson[]): string => {
+  const counts = new Map<number, number>();
+  for (const { refused } of people)
+    for (const [status, count] of refused) counts.set(status, (counts.get(status) ?? 0) + count);
+  const all = [...counts.values()].reduce((a, b) => a + b, 0);
+  return all === 0 ? "none" : `${all} (${[...counts].map(([status, count]) => `${count} by ${status}`).join(", ")})`;
+};
+
 /** Waits until some changes more were acknowledged, and for a part of the next one. */
 export const inTheMidst = async (people: readonly FaultPerson[], luck: () => number): Promise<void> => {
   const until = acknowledgedBy(people) + 1 + Math.floor(luck() * 8);

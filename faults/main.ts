@@ -3,9 +3,10 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { cuts, unsyncedCuts } from "./cuts.js";
-import { fullDisks } from "./full-disks.js";
+import { full, fullElsewhere, readOnly } from "./full-disks.js";
 import { handsOnFile } from "./hands-on-file.js";
 import { requests } from "./requests.js";
+import { starts } from "./starts.js";
 import { soak } from "./soak.js";
 import { creations, databaseKills, kills, killsElsewhere } from "./kills.js";
 
@@ -14,7 +15,10 @@ const kinds = {
   creations,
   cuts,
   unsynced: unsyncedCuts,
-  full: fullDisks,
+  full,
+  readonly: readOnly,
+  fullelsewhere: fullElsewhere,
+  starts,
   elsewhere: killsElsewhere,
   database: databaseKills,
   file: handsOnFile,

@@ -1,4 +1,4 @@
-import { Away } from "./database/away.js";
+import { Away, type AwayReason } from "./database/away.js";
 import { codeOf, messageOf } from "./errors.js";
 import type { ErrorRequestHandler, RequestHandler, Response } from "express";
 import type { Fault } from "../core/index.js";
@@ -24,6 +24,7 @@ const catalogue = {
   "look-only": [403, "This frame is shown to be looked at"],
   "too-many-tries": [429, "Too many wrong keys were tried"],
   stopping: [503, "The server is stopping"],
+  "read-only": [507, "The server's disk cannot be written"],
   "no-answer": [503, "The database does not answer"],
   "no-room": [507, "There is no room on the server's disk"],
   "not-kept": [500, "The database cannot keep this"],
@@ -72,6 +73,12 @@ export const noRoute: RequestHandler = (request) => {
   throw new Problem("no-route", `${request.method} ${request.path} is not known.`);
 };
 
+const codes: Record<AwayReason, ProblemCode> = {
+  "no room": "no-room",
+  "read-only": "read-only",
+  "no answer": "no-answer",
+};
+
 /** Sends what a handler threw; what nobody expected is logged, and says nothing of the inside. */
 export const sendProblems =
   (log: (error: unknown) => void): ErrorRequestHandler =>
@@ -87,8 +94,7 @@ export const sendProblems =
     if (typeof status === "number" && status >= 400 && status < 500)
       return new Problem("wrong-form", messageOf(error)).send(response);
     log(error);
-    if (error instanceof Away)
-      return new Problem(error.reason === "no room" ? "no-room" : "no-answer", error.message).send(response);
+    if (error instanceof Away) return new Problem(codes[error.reason], error.message).send(response);
     // what the database says of a value is about that value: a SQLSTATE of its class 22, such as 22021 (PostgreSQL, Appendix A)
     const code = codeOf(error);
     if (code !== undefined && /^22[0-9A-Z]{3}$/.test(code))

@@ -8,6 +8,9 @@ interface Asked {
   reject: (error: Error) => void;
 }
 
+/** A database that has not begun after so long never does, ms: making one takes ten seconds, and machines are busy. */
+const patience = 180_000;
+
 /** PostgreSQL in a thread of its own, by the script of that. */
 export const pgliteInThread = (script: string, options: PgliteOptions): Promise<Engine> => {
   const thread = new Worker(script, { workerData: options });
@@ -27,7 +30,13 @@ export const pgliteInThread = (script: string, options: PgliteOptions): Promise<
     },
     kill: () => void thread.terminate(),
   };
-  return new Promise((opened, failed) => {
+  return new Promise<Engine>((opened, failed) => {
+    const late = setTimeout(() => {
+      void thread.terminate();
+      failed(new Error(`it has not begun for ${patience / 1000} s`));
+    }, patience);
+    thread.once("message", () => clearTimeout(late));
+    thread.once("exit", () => clearTimeout(late));
     const gone = (error: Error) => {
       failed(error);
       for (const { reject } of asked.values()) reject(error);

@@ -98,6 +98,22 @@ describe("a database of one session", () => {
     expect(engines[1]!.asked).not.toContain("write a");
   });
 
+  test("while none can be begun anew that is told, and it is tried again with the next question", async () => {
+    let begun = 0;
+    const begin = async () => {
+      begun += 1;
+      if (begun === 2) throw new Error("it was not there");
+      return new NotedEngine([], begun === 1 ? never : undefined);
+    };
+    const session = new OneSession({ begin, patience: 20 });
+    const done = await Promise.allSettled(["lost", "not begun", "answered"].map((text) => session.query(text)));
+    expect(done).toMatchObject([
+      { reason: { reason: "no answer" } },
+      { reason: { reason: "no answer", message: "The database cannot be begun anew: it was not there." } },
+      { status: "fulfilled" },
+    ]);
+  });
+
   test("where there is no room nothing is begun, and it is tried again with the next one", async () => {
     const asked: string[] = [];
     let isFull = true;

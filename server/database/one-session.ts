@@ -129,6 +129,15 @@ export class OneSession implements Database {
     exec: async (text) => void (await this.ask(text)),
   };
 
+  /** The engine, begun anew where the last one was lost. */
+  private working(): Promise<Engine> {
+    return this.begun().catch((error: unknown) => {
+      throw error instanceof Away
+        ? error
+        : new Away("no answer", `The database cannot be begun anew: ${messageOf(error)}.`, { cause: error });
+    });
+  }
+
   private begun(): Promise<Engine> {
     return (this.engine ??= this.options.begin().catch((error: unknown) => {
       this.engine = null;
@@ -137,7 +146,7 @@ export class OneSession implements Database {
   }
 
   private async ask(text: string, values?: readonly unknown[]): Promise<unknown[]> {
-    const engine = await this.begun();
+    const engine = await this.working();
     let timer: NodeJS.Timeout | undefined;
     const late = new Promise<never>((_, reject) => {
       timer = setTimeout(

@@ -11,9 +11,12 @@ const alone = 4_860_486_048;
 /** How long it is tried again after a listening session was lost, ms. */
 const again = 1000;
 
-/** SQLSTATEs of a disk that is full, and of a server that goes or is not there (PostgreSQL, Appendix A: 53100, classes 08 and 57P). */
+/** SQLSTATEs of a disk that is full, and of a server that goes, is not there or can take no more (PostgreSQL, Appendix A: 53100, classes 08, 53 and 57P). */
 const isFull = (code: string): boolean => code === "53100";
-const isGone = (code: string): boolean => /^(08|57P|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND)/.test(code);
+const isGone = (code: string): boolean => /^(08|53|57P|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_)/.test(code);
+/** Whatever the system says of a connection that is made: a socket that is not there is a server that is not there. */
+const isOfConnecting = (error: unknown): boolean =>
+  typeof error === "object" && error !== null && "syscall" in error && error.syscall === "connect";
 
 /** What went wrong, as the server's own trouble where it is. */
 const told = (error: unknown): unknown => {
@@ -22,7 +25,7 @@ const told = (error: unknown): unknown => {
     return new Away("no room", `${messageOf(error)}. Make room where the database is; nothing was changed.`, {
       cause: error,
     });
-  if (code === undefined ? /connection|terminated/i.test(messageOf(error)) : isGone(code))
+  if (isOfConnecting(error) || (code === undefined ? /connection|terminated/i.test(messageOf(error)) : isGone(code)))
     return new Away("no answer", `The database cannot be reached: ${messageOf(error)}.`, { cause: error });
   return error;
 };

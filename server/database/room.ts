@@ -1,4 +1,5 @@
-import { statfs } from "node:fs/promises";
+import { access, constants, statfs } from "node:fs/promises";
+import { messageOf } from "../errors.js";
 import { Away } from "./away.js";
 
 const MB = 1024 * 1024;
@@ -15,8 +16,11 @@ const roomAt = async (folder: string): Promise<number> => {
 
 const inMB = (bytes: number): string => `${Math.floor(bytes / MB)} MB`;
 
-/** Throws where less than `least` bytes are free in a folder: a database that runs out of room in the midst of writing does not say so, it stands still. */
+/** Throws where a folder cannot be written, or less than `least` bytes are free in it: a database that runs out of room in the midst of writing does not say so, it stands still. */
 export const needRoom = async (folder: string, least: number): Promise<void> => {
+  await access(folder, constants.W_OK).catch((error: unknown) => {
+    throw new Away("read-only", `${messageOf(error)}. It cannot be written there; nothing was changed.`);
+  });
   const room = await roomAt(folder);
   if (room < least)
     throw new Away(

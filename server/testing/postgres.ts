@@ -33,6 +33,8 @@ export interface PostgresServer {
   kill(): Promise<void>;
   /** Starts it again after that. */
   again(): Promise<void>;
+  /** Whether it still runs: it ends by itself where it cannot come back from something. */
+  readonly runs: boolean;
   /** Ends it, and takes its files away. */
   stop(): Promise<void>;
 }
@@ -41,9 +43,12 @@ export interface PostgresServer {
 const isReady = (file: string): boolean => existsSync(file) && /^ready\s*$/m.test(readFileSync(file, "utf8"));
 
 /** A PostgreSQL of its own, reached by a socket in its folder; `settings` are given to it as they are. */
-export const startPostgres = async (settings: readonly string[] = []): Promise<PostgresServer> => {
+export const startPostgres = async (
+  settings: readonly string[] = [],
   // the path of a socket has at most 107 bytes
-  const folder = mkdtempSync(join(process.env.HANDY_FRAME_SOCKETS ?? tmpdir(), "pg-"));
+  parent = process.env.HANDY_FRAME_SOCKETS ?? tmpdir(),
+): Promise<PostgresServer> => {
+  const folder = mkdtempSync(join(parent, "pg-"));
   if (process.getuid?.() === 0) {
     const idOf = (flag: string) => Number(execFileSync("id", [flag, "postgres"], { encoding: "utf8" }));
     chownSync(folder, idOf("-u"), idOf("-g"));
@@ -75,6 +80,9 @@ export const startPostgres = async (settings: readonly string[] = []): Promise<P
     },
     async again() {
       child = await begin();
+    },
+    get runs() {
+      return child.exitCode === null && child.signalCode === null;
     },
     async stop() {
       await end("SIGINT");

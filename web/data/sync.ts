@@ -290,7 +290,7 @@ export class Sync {
     together(() => this.setAside(sure(first), problemSays(this.base, error)));
   }
 
-  /** The server's disk is full: nothing is wrong with what is sent, and it waits until there is room. */
+  /** The server's disk is full, or cannot be written: nothing is wrong with what is sent, and it waits until it can be. */
   private noRoom(error: ProblemError): void {
     this.tries = Math.max(this.tries, 1);
     this.host.stand({ trouble: `${problemSays(this.base, error)} What you change waits in this browser.` });
