@@ -6,6 +6,8 @@ import { cuts, unsyncedCuts } from "./cuts.js";
 import { full, fullElsewhere, readOnly } from "./full-disks.js";
 import { handsOnFile } from "./hands-on-file.js";
 import { requests } from "./requests.js";
+import { namespaces } from "./namespaces.js";
+import { twoServers } from "./two-servers.js";
 import { starts } from "./starts.js";
 import { soak } from "./soak.js";
 import { creations, databaseKills, kills, killsElsewhere } from "./kills.js";
@@ -19,8 +21,10 @@ const kinds = {
   readonly: readOnly,
   fullelsewhere: fullElsewhere,
   starts,
+  namespaces,
   elsewhere: killsElsewhere,
   database: databaseKills,
+  servers: twoServers,
   file: handsOnFile,
   requests,
   soak,

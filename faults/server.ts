@@ -12,6 +12,8 @@ export interface ServerOptions {
   more?: readonly string[];
   /** Variables it is started with. */
   variables?: Readonly<Record<string, string>>;
+  /** What it is started through, as a command. */
+  through?: readonly string[];
   /** The address of a PostgreSQL that it works on instead. */
   elsewhere?: string | undefined;
 }
@@ -25,13 +27,14 @@ export class FaultyServer {
       stream?.on("data", (chunk: Buffer) => (this.text += chunk.toString()));
   }
 
-  static start({ folder, shim, more = [], elsewhere, variables = {} }: ServerOptions): FaultyServer {
+  static start({ folder, shim, more = [], elsewhere, variables = {}, through = [] }: ServerOptions): FaultyServer {
     const shimmed = shim && {
       NODE_OPTIONS: `--require ${join(root, "faults", shim.script)}`,
       HANDY_FRAME_FAULTS: JSON.stringify(shim.told),
     };
+    const [command = "", ...rest] = [...through, process.execPath, join(root, "bin", "handy-frame"), "start"];
     return new FaultyServer(
-      spawn(process.execPath, [join(root, "bin", "handy-frame"), "start", "--port", "0", "--data", folder, ...more], {
+      spawn(command, [...rest, "--port", "0", "--data", folder, ...more], {
         env: { ...process.env, ...variables, ...shimmed, ...(elsewhere !== undefined && { DATABASE_URL: elsewhere }) },
         stdio: ["ignore", "pipe", "pipe"],
       }),
