@@ -44,6 +44,14 @@ const changes = ({ path }: PatchOperation, keys: ReadonlySet<string>): boolean =
   return table === "nodes" ? key === undefined || keys.has(key) : table === "root";
 };
 
+/** Whether an operation can bring an address into a frame: what goes takes none of another's, and what comes may have none. */
+const bringsAddress = (patch: PatchOperation): boolean => {
+  if (patch.op === "remove" || !changes(patch, addresses)) return false;
+  const { value } = patch;
+  const isNode = typeof value === "object" && value !== null && "kind" in value;
+  return !isNode || "path" in value || "also" in value;
+};
+
 const changesFields = (patches: readonly PatchOperation[]): boolean =>
   patches.some(({ path }) => !path.startsWith("/nodes/"));
 
@@ -92,7 +100,7 @@ const faultsBrought = (before: Frame, draft: Draft, { patches, touched }: Turn):
   return faultsOf(
     draft.frame,
     reached,
-    patches.some((patch) => changes(patch, addresses)),
+    patches.some(bringsAddress),
   );
 };
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { faultsOf } from "../faults/faults.js";
 import { equal } from "../frame/equal.js";
 import { keysOf } from "../frame/keys.js";
 import { type NodeKey, propertyKeys, propertyOf } from "../frame/properties.js";
@@ -66,6 +67,21 @@ const valuesOf = (key: NodeKey): unknown[] => {
   return form.sort === "flag" ? [true, false] : ["", "some"];
 };
 
+/** An edit that gives a screen an address that another one has, or adds a screen with it. */
+const anyTakenAddress = (): fc.Arbitrary<Edit> =>
+  fc.tuple(fc.nat(23), fc.nat(23), fc.boolean()).map(([from, to, isNew]) => {
+    const path = `/s${from + 1}`;
+    return isNew
+      ? ({
+          kind: "add",
+          nodes: { fresh: { kind: "screen", also: [path] } },
+          top: "fresh",
+          parent: null,
+          after: null,
+        } as Edit)
+      : ({ kind: "set", node: `s${to + 1}`, key: "path", value: path } as Edit);
+  });
+
 const someEdits = (most: number, least = 3) =>
   fc.array(fc.oneof(anyEdit(), anyFieldEdit(), anySetting()), { minLength: least, maxLength: most });
 
@@ -88,6 +104,29 @@ test("after every edit the frame in memory is the one that would be written, its
     { numRuns: 300 },
   );
   expect(made).toBeGreaterThan(1000);
+});
+
+test("what is looked at of an edit is enough: it is refused where the frame after it has a fault anywhere, and nowhere else", () => {
+  const met = { sound: 0, unsound: 0, clashing: 0 };
+  const edit = fc.oneof(anyEdit(), anyFieldEdit(), anySetting(), anyTakenAddress(), anyTakenAddress());
+  fc.assert(
+    fc.property(anyFrame(), fc.array(edit, { minLength: 3, maxLength: 14 }), (frame, edits) => {
+      let now = frame;
+      for (const each of edits) {
+        const [made, sound] = [applyEdit(now, each), applySoundly(now, each)];
+        if (!made.ok) continue;
+        const faults = faultsOf(made.frame);
+        expect([each, sound.ok]).toEqual([each, faults.length === 0]);
+        met[sound.ok ? "sound" : "unsound"] += 1;
+        if (faults.some(({ received }) => received.includes("matches the same addresses"))) met.clashing += 1;
+        if (sound.ok) now = sound.frame;
+      }
+    }),
+    { numRuns: 300 },
+  );
+  expect(met.sound).toBeGreaterThan(1000);
+  expect(met.unsound).toBeGreaterThan(50);
+  expect(met.clashing).toBeGreaterThan(20);
 });
 
 test("edits that are made on one draft come to what they come to one by one, and what cannot be made leaves no trace", () => {
