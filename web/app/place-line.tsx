@@ -23,7 +23,10 @@ export function PlaceLine() {
   const [isThere, setThere] = useState(false);
   useEffect(() => oncePainted(() => setThere(true)), []);
   return (
-    <nav aria-label="Places" className="ml-auto flex h-full items-stretch gap-1">
+    <nav
+      aria-label="Places"
+      className="ml-auto flex items-stretch self-stretch gap-1 max-[820px]:min-w-14 max-[820px]:overflow-x-auto max-[820px]:[scrollbar-width:none]"
+    >
       {places.map(({ id, label, says }, i) => (
         <Link
           key={id}

@@ -31,8 +31,8 @@ export function TopLine() {
     document.title = `${name} · Handy Frame`;
   }, [name]);
   return (
-    <header className="flex h-[46px] shrink-0 items-center gap-2 border-b border-ink bg-plate-0 px-3">
-      <Link to="/" aria-label="To the shelf" title="To the shelf" className="grid size-8 place-items-center">
+    <header className="flex min-h-[46px] shrink-0 items-center gap-2 border-b border-ink bg-plate-0 px-3">
+      <Link to="/" aria-label="To the shelf" title="To the shelf" className="grid size-8 shrink-0 place-items-center">
         <img src="/mark.svg" alt="" className="size-6" />
       </Link>
       <FrameName name={name} />
@@ -60,7 +60,7 @@ function FrameName({ name }: { name: string }) {
     editing.edit({ kind: "setFrame", key: "name", value: next.slice(0, 120) }, `Rename to ${next}`);
   if (!mayChange) return <span className="max-w-56 truncate px-1 text-[16px] font-bold">{name}</span>;
   return renaming ? (
-    <div className="w-56">
+    <div className="w-56 shrink-0 py-1 max-[820px]:w-40">
       <TextLine
         autoFocus
         aria-label="Name of the frame"
@@ -74,7 +74,7 @@ function FrameName({ name }: { name: string }) {
   ) : (
     <button
       type="button"
-      className="max-w-56 truncate rounded-sm px-1 text-[16px] font-bold"
+      className="max-w-56 truncate rounded-sm px-1 max-[820px]:max-w-28 max-[820px]:min-w-16 text-[16px] font-bold"
       title="Rename the frame"
       data-return="frame-name"
       onClick={() => setRenaming(true)}
