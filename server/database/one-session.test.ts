@@ -98,6 +98,17 @@ describe("a database of one session", () => {
     expect(engines[1]!.asked).not.toContain("write a");
   });
 
+  test("a statement that finds the disk full is told as that, and taken back", async () => {
+    const engine = new NotedEngine([], async (text) => {
+      if (text === "write") throw Object.assign(new Error("could not extend file"), { code: "53100" });
+      return [];
+    });
+    const session = await new OneSession({ begin: async () => engine }).open();
+    await expect(session.transaction((sql) => sql.exec("write"))).rejects.toMatchObject({ reason: "no room" });
+    await expect(session.exec("write")).rejects.toMatchObject({ reason: "no room" });
+    expect([engine.killed, engine.asked.includes("rollback to part; release part")]).toEqual([false, true]);
+  });
+
   test("while none can be begun anew that is told, and it is tried again with the next question", async () => {
     let begun = 0;
     const begin = async () => {

@@ -1,5 +1,5 @@
 import { codeOf, messageOf } from "../errors.js";
-import { Away } from "./away.js";
+import { Away, orNoRoom } from "./away.js";
 import type { Database, Sql } from "./database.js";
 import type { Engine } from "./engine.js";
 
@@ -82,7 +82,10 @@ export class OneSession implements Database {
   private async run(): Promise<void> {
     for (let turn = this.turns.shift(); turn; turn = this.turns.shift())
       if (turn.isTransaction) await this.together([turn, ...this.waiting()]);
-      else await turn.work(this.sql).then(turn.resolve as (value: unknown) => void, turn.reject);
+      else
+        await turn
+          .work(this.sql)
+          .then(turn.resolve as (value: unknown) => void, (error: unknown) => turn.reject(orNoRoom(error)));
     this.running = null;
   }
 
@@ -104,7 +107,7 @@ export class OneSession implements Database {
       for (const tell of told) tell();
     } catch (error) {
       if (!(error instanceof Away)) await this.sql.exec("rollback").catch(() => undefined);
-      for (const { reject } of turns) reject(error);
+      for (const { reject } of turns) reject(orNoRoom(error));
     }
   }
 
@@ -117,7 +120,7 @@ export class OneSession implements Database {
     } catch (error) {
       if (error instanceof Away) throw error;
       await this.sql.exec("rollback to part; release part");
-      return () => reject(error);
+      return () => reject(orNoRoom(error));
     }
   }
 

@@ -1,7 +1,7 @@
 import { setTimeout as pause } from "node:timers/promises";
 import pg from "pg";
 import { codeOf, messageOf } from "../errors.js";
-import { Away } from "./away.js";
+import { Away, orNoRoom } from "./away.js";
 import type { Database, News, Sql } from "./database.js";
 
 /** The channel of what servers on one database tell one another. */
@@ -11,8 +11,7 @@ const alone = 4_860_486_048;
 /** How long it is tried again after a listening session was lost, ms. */
 const again = 1000;
 
-/** SQLSTATEs of a disk that is full, and of a server that goes, is not there or can take no more (PostgreSQL, Appendix A: 53100, classes 08, 53 and 57P). */
-const isFull = (code: string): boolean => code === "53100";
+/** SQLSTATEs of a server that goes, is not there or can take no more (PostgreSQL, Appendix A: classes 08, 53 and 57P). */
 const isGone = (code: string): boolean => /^(08|53|57P|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_)/.test(code);
 /** Whatever the system says of a connection that is made: a socket that is not there is a server that is not there. */
 const isOfConnecting = (error: unknown): boolean =>
@@ -20,11 +19,9 @@ const isOfConnecting = (error: unknown): boolean =>
 
 /** What went wrong, as the server's own trouble where it is. */
 const told = (error: unknown): unknown => {
+  const full = orNoRoom(error);
+  if (full !== error) return full;
   const code = codeOf(error);
-  if (code !== undefined && isFull(code))
-    return new Away("no room", `${messageOf(error)}. Make room where the database is; nothing was changed.`, {
-      cause: error,
-    });
   if (isOfConnecting(error) || (code === undefined ? /connection|terminated/i.test(messageOf(error)) : isGone(code)))
     return new Away("no answer", `The database cannot be reached: ${messageOf(error)}.`, { cause: error });
   return error;
