@@ -97,11 +97,7 @@ const faultsBrought = (before: Frame, draft: Draft, { patches, touched }: Turn):
   const reached = changesFields(patches) ? undefined : reach(before, draft, touched);
   if (reached && patches.some((patch) => changes(patch, actions)))
     for (const id of leftFreely(draft.frame, touched)) reached.add(id);
-  return faultsOf(
-    draft.frame,
-    reached,
-    patches.some(bringsAddress),
-  );
+  return faultsOf(draft.frame, reached, patches.some(bringsAddress));
 };
 
 /** One edit on a draft; what cannot be made leaves no trace in it. */
