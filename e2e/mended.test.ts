@@ -72,16 +72,29 @@ test("a change that was set aside is looked at part by part, mended, and made", 
   const set = (node: string, key: string, value: unknown) => ({ kind: "set", node, key, value });
   const edit = {
     kind: "batch",
-    edits: [set("map", "title", "Chart"), set("map", "path", "/chart"), set("packing", "title", "Rucksack")],
+    edits: [
+      set("map", "title", "Chart"),
+      set("map", "path", "/chart"),
+      set("packing", "title", "Rucksack"),
+      set("map", "also", ["/old-map"]),
+    ],
   };
-  await me.page.evaluate((key, aside) => localStorage.setItem(key, JSON.stringify(aside)), `handy-frame:aside:${id}`, [
-    { key: "k1", label: "Names and addresses", edit, why: "The database cannot keep this." },
-  ]);
+  const aside = [{ key: "k1", label: "Names and addresses", edit, why: "The database cannot keep this." }];
+  await me.page.evaluate(
+    (key, value) => localStorage.setItem(key, JSON.stringify({ form: 3, value })),
+    `handy-frame:aside:${id}`,
+    aside,
+  );
   await me.page.reload();
   await me.press("section[role=alert] button", "Look and mend");
   const dialog = "[role=dialog]";
   await me.read(dialog, "The database cannot keep this.");
-  expect(await me.texts(`${dialog} tbody label`)).toEqual(["title of Map", "path of Map", "title of Packing"]);
+  expect(await me.texts(`${dialog} tbody label`)).toEqual([
+    "title of Map",
+    "path of Map",
+    "also of Map",
+    "title of Packing",
+  ]);
   const field = (name: string) => `${dialog} textarea[aria-label="${name}"]`;
   const write = async (name: string, text: string) => {
     await me.page.focus(field(name));
@@ -94,6 +107,13 @@ test("a change that was set aside is looked at part by part, mended, and made", 
   // said at once, before anything is sent
   await me.read(`${dialog} tbody [role=alert]`, 'received "chart"');
   await write("path of Map", "/sea-chart");
+  // what cannot be looked at here is told by the server
+  await write("also of Map", "[7");
+  await me.read(`${dialog} tbody [role=alert]`, "This is no JSON");
+  await write("also of Map", "7");
+  await me.press(`${dialog} button`, "Make it so");
+  await me.read(`${dialog} tbody [role=alert]`, "also");
+  await me.press(`${dialog} label`, "also of Map");
   await me.press(`${dialog} label`, "title of Packing");
   await me.press(`${dialog} button`, "Make it so");
   await me.page.waitForSelector(dialog, { hidden: true });

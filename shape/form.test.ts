@@ -1,20 +1,11 @@
 import fc from "fast-check";
 import { atOnce, pointer } from "../core/index.js";
 import { anyFrame } from "../core/testing/arbitrary.js";
+import { placesIn } from "../core/testing/places.js";
 import { faultsFrom } from "./faults.js";
 import { formFaults, joiOptions } from "./form.js";
 import { readFrame, readFrameValue } from "./read.js";
 import { frame as frameSchema } from "./schema.js";
-
-/** Every place in a value, as the object it is in and its key there. */
-const placesIn = (value: unknown, found: [object, string][] = []): [object, string][] => {
-  if (typeof value === "object" && value !== null)
-    for (const key of Object.keys(value)) {
-      found.push([value, key]);
-      placesIn(Reflect.get(value, key), found);
-    }
-  return found;
-};
 
 const told = (faults: readonly { pointer: string; expected: string }[]): string[] =>
   faults.map(({ pointer: at, expected }) => `${at} ${expected}`).sort();

@@ -5,6 +5,7 @@ import type { Steps } from "../core/frame/steps.js";
 import { faultsFrom } from "./faults.js";
 import { mostFaults } from "./json.js";
 import { frame as frameSchema, frameFields, nodes as nodesSchema } from "./schema.js";
+import { surelyOf } from "./surely.js";
 
 export const joiOptions: Joi.ValidationOptions = {
   abortEarly: false,
@@ -72,6 +73,8 @@ const ownPart = ({ nodes: _, ...value }: Record<string, unknown>): Record<string
   return left;
 };
 
+const areSurely = surelyOf(nodesSchema);
+
 /** The faults of some nodes; where there is much in one of them, each is looked at by itself. */
 const nodeFaults = (some: Record<string, unknown>): Fault[] =>
   weightOf(some, heavy * 4) < heavy * 4
@@ -85,7 +88,9 @@ export function* formFaults(value: unknown, only?: ReadonlySet<FormPart>): Steps
   const faults = !only || only.has(null) ? schemaFaults(frameSchema, ownPart(value)) : [];
   const ids = Object.keys(nodes).filter((id) => !only || only.has(id));
   for (let at = 0; at < ids.length && faults.length <= mostFaults; at += together) {
-    faults.push(...nodeFaults(Object.fromEntries(ids.slice(at, at + together).map((id) => [id, nodes[id]]))));
+    // nearly all are right, which is told in a fraction of the time
+    const some = ids.slice(at, at + together).filter((id) => !areSurely({ [id]: nodes[id] }));
+    if (some.length) faults.push(...nodeFaults(Object.fromEntries(some.map((id) => [id, nodes[id]]))));
     yield;
   }
   return faults;

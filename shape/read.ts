@@ -5,7 +5,7 @@ import { isOlder, upgraded } from "../core/frame/upgrade.js";
 import { atOnce, type Steps } from "../core/frame/steps.js";
 import { plainFrame } from "../core/frame/write.js";
 import type { Frame } from "../core/frame/types.js";
-import { formFaults, partAt } from "./form.js";
+import { type FormPart, formFaults, partAt } from "./form.js";
 import { mostFaults, parseJson } from "./json.js";
 
 /** A frame, or what is wrong: the first faults, and whether there are more than are told. */
@@ -29,14 +29,21 @@ const prune = (value: unknown, fault: Fault, whole: boolean): void => {
   else Reflect.deleteProperty(at, last);
 };
 
+/** A copy of what some parts of a frame's value are; the rest is the same. */
+const copyOfParts = ({ nodes, ...own }: Record<string, unknown>, parts: ReadonlySet<FormPart>): object => {
+  const table: Record<string, unknown> = { ...(nodes as object) };
+  for (const id of parts) if (id !== null && Object.hasOwn(table, id)) table[id] = structuredClone(table[id]);
+  return { ...structuredClone(own), nodes: table };
+};
+
 /** What of a value is sound in form: the rest taken out bit by bit; null when nothing is left to look at. */
 function* soundPart(value: unknown, faults: readonly Fault[]): Steps<Frame | null> {
   if (faults.some((fault) => fault.pointer === "" || fault.pointer === "/nodes" || fault.pointer === "/root"))
     return null;
-  const copy = structuredClone(value);
+  const parts = new Set(faults.map(({ pointer: at }) => partAt(at)));
+  const copy = copyOfParts(value as Record<string, unknown>, parts);
   // from the end, so that the places in lists stay true
   for (const fault of [...faults].reverse()) prune(copy, fault, false);
-  const parts = new Set(faults.map(({ pointer: at }) => partAt(at)));
   for (let round = 0; round < 6; round += 1) {
     const left = yield* formFaults(copy, parts);
     if (left.length === 0) return copy as Frame;

@@ -3,7 +3,9 @@ import {
   applyEdit,
   applySoundly,
   type ChangePart,
+  type Edit,
   editBetween,
+  type EditResult,
   type Fault,
   faultSays,
   type Frame,
@@ -28,20 +30,30 @@ export interface AsideMendProps {
   onClose: () => void;
 }
 
+/** Looks at an edit here; null where it has a form that cannot be: then the server says what is wrong with it. */
+const looked = (look: typeof applyEdit, frame: Frame, edit: Edit): EditResult | null => {
+  try {
+    return look(frame, edit);
+  } catch {
+    return null;
+  }
+};
+
 /** A change that was set aside, part by part: each can be written anew or left out, and the rest is tried on the server before it is made. */
 export default function AsideMend({ aside, onClose }: AsideMendProps) {
   const frame = useEditing((edited) => edited.frame);
   // also what is not sound can be mended, as long as it can be made at all
-  const made = useMemo(() => applyEdit(frame, presentEdit(frame, aside)), [frame, aside]);
+  const made = useMemo(() => looked(applyEdit, frame, presentEdit(frame, aside)), [frame, aside]);
   return (
     <PanelDialog title={aside.label} says="could not be stored" open onClose={onClose}>
       <p>{aside.why}</p>
-      {made.ok ? (
+      {made?.ok ? (
         <Parts frame={frame} aside={aside} parts={takenApart(editBetween(frame, made.frame))} onClose={onClose} />
       ) : (
         <p className="mt-2">
-          <b>The frame has gone on since, and it cannot be made any more:</b>{" "}
-          {made.faults.map((fault) => faultSays(frame, fault)).join(" ")} It can be copied as text, or let go.
+          <b>The frame has gone on since, and it cannot be made any more</b>
+          {made ? `: ${made.faults.map((fault) => faultSays(frame, fault)).join(" ")}` : "."} It can be copied as text,
+          or let go.
         </p>
       )}
     </PanelDialog>
@@ -68,8 +80,8 @@ const useMended = ({ frame, aside, parts, onClose }: PartsProps) => {
   });
   const kept = shown.filter(({ isLeftOut }) => !isLeftOut);
   const edit = putTogether(kept.flatMap(({ made }) => made ?? []));
-  const here = applySoundly(frame, edit);
-  const mayMake = kept.length > 0 && here.ok && kept.every(({ made }) => made !== null);
+  const here = looked(applySoundly, frame, edit);
+  const mayMake = kept.length > 0 && here?.ok !== false && kept.every(({ made }) => made !== null);
   const afresh = () => (setTold([]), setRefused(null));
   const write = (pointer: string, text: string) => {
     afresh();
@@ -95,7 +107,7 @@ const useMended = ({ frame, aside, parts, onClose }: PartsProps) => {
     if (why === null) onClose();
     else setRefused(why);
   };
-  const faults = here.ok ? told : here.faults;
+  const faults = here?.ok === false ? here.faults : told;
   return { shown, isNothing: kept.length === 0, mayMake, write, leaveOut, faults, refused, make };
 };
 
