@@ -106,7 +106,13 @@ test("a change that was set aside is looked at part by part, mended, and made", 
   expect(await me.look()).toEqual([]);
   // said at once, before anything is sent
   await me.read(`${dialog} tbody [role=alert]`, 'received "chart"');
-  await write("path of Map", "/sea-chart");
+  await me.page.focus(field("path of Map"));
+  await me.keys("Control+a");
+  await me.type("/sea-chart");
+  // who goes on by Tab comes to the next part, also where what was wrong is gone by that
+  await me.keys("Tab");
+  await me.page.waitForSelector(`${dialog} tbody [role=alert]`, { hidden: true });
+  expect(await me.page.evaluate(() => document.activeElement?.getAttribute("role"))).toBe("checkbox");
   // what cannot be looked at here is told by the server
   await write("also of Map", "[7");
   await me.read(`${dialog} tbody [role=alert]`, "This is no JSON");

@@ -197,7 +197,14 @@ function PartRow({ frame, part, text, made, isLeftOut, says, onWrite, onLeaveOut
         {text === null ? (
           <span className="mono inline-block py-1">{part.does === "go" ? "gone" : "nothing: the default"}</span>
         ) : (
-          <TextLine wraps aria-label={name} className="mono" value={text} onDone={onWrite} />
+          <TextLine
+            wraps
+            aria-label={name}
+            className="mono"
+            value={text}
+            // once the focus is where it goes: what was wrong disappears by it, and a dialog takes the focus that is nowhere then
+            onDone={(next) => void setTimeout(() => onWrite(next))}
+          />
         )}
         {wrong.map((each) => (
           <span key={each} role="alert" className="block pt-1 text-[12px] leading-4 text-clay">
