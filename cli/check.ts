@@ -20,6 +20,7 @@ import {
 import { linesOf } from "../shape/line-of.js";
 import { readFrame } from "../shape/read.js";
 import { faultLines, readInput } from "./input.js";
+import type { Terminal } from "./terminal.js";
 
 interface Options {
   format: "text" | "json" | "sarif";
@@ -86,9 +87,9 @@ const asText = (file: string, frame: Frame, { findings, stale, walks }: Reported
 /** A path as a relative reference (RFC 3986). */
 const pathToUri = (path: string): string => path.replaceAll("\\", "/").split("/").map(encodeURIComponent).join("/");
 
-const check = async (file: string, options: Options): Promise<void> => {
+const check = async (file: string, options: Options, terminal: Terminal): Promise<void> => {
   const { format, failOn } = options;
-  const input = await readInput(file);
+  const input = await readInput(file, terminal);
   const result = readFrame(input);
   const faults = result.ok ? [] : result.faults;
   const report = result.ok ? reported(result.frame, options) : null;
@@ -99,21 +100,21 @@ const check = async (file: string, options: Options): Promise<void> => {
       result.ok && report
         ? checksAsSarif(result.frame, uri, report.findings, lineOf)
         : faultsAsSarif(uri, faults, lineOf);
-    process.stdout.write(`${JSON.stringify(log, null, 2)}\n`);
-  } else if (format === "json") process.stdout.write(`${JSON.stringify({ file, faults, ...report }, null, 2)}\n`);
-  else if (result.ok && report) process.stdout.write(`${asText(file, result.frame, report).join("\n")}\n`);
-  else process.stdout.write(`${faults.map((fault) => `${file}: ${faultLine(fault)}`).join("\n")}\n`);
+    terminal.print(`${JSON.stringify(log, null, 2)}\n`);
+  } else if (format === "json") terminal.print(`${JSON.stringify({ file, faults, ...report }, null, 2)}\n`);
+  else if (result.ok && report) terminal.print(`${asText(file, result.frame, report).join("\n")}\n`);
+  else terminal.print(`${faults.map((fault) => `${file}: ${faultLine(fault)}`).join("\n")}\n`);
   const least = severities.indexOf(failOn);
   const isFailed = report?.findings.some(
     ({ severity, quiet }) => quiet === null && severities.indexOf(severity) <= least,
   );
   if (faults.length === 0) {
-    if (isFailed) process.exitCode = 1;
+    if (isFailed) terminal.code = 1;
     return;
   }
-  if (format !== "text") process.stderr.write(`${faultLines(file, faults).join("\n")}\n`);
+  if (format !== "text") terminal.complain(`${faultLines(file, faults).join("\n")}\n`);
   // a text that is no frame at all cannot be checked; a frame with faults was checked, and they were found
-  process.exitCode = faults.some((fault) => fault.pointer === "") ? 2 : 1;
+  terminal.code = faults.some((fault) => fault.pointer === "") ? 2 : 1;
 };
 
 const asCount = (text: string): number => {
@@ -122,7 +123,7 @@ const asCount = (text: string): number => {
   return count;
 };
 
-export const addCheck = (program: Command): void => {
+export const addCheck = (program: Command, terminal: Terminal): void => {
   program
     .command("check")
     .description("find what is wrong in a frame file, and with the app it describes")
@@ -137,5 +138,5 @@ export const addCheck = (program: Command): void => {
         .choices(["fault", "doubt"])
         .default("fault"),
     )
-    .action(check);
+    .action((file: string, options: Options) => check(file, options, terminal));
 };

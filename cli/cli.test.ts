@@ -1,10 +1,9 @@
-import { spawn } from "node:child_process";
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { text } from "node:stream/consumers";
+import { quickCommands } from "./commands.js";
+import { ran, root, started } from "./testing/ran.js";
 
-const root = join(import.meta.dirname, "..");
 const demo = join(root, "demo", "allotment.frame.json");
 const kept = mkdtempSync(join(tmpdir(), "handy-frame-cli-"));
 const file = (name: string, value: unknown): string => {
@@ -12,18 +11,8 @@ const file = (name: string, value: unknown): string => {
   writeFileSync(path, typeof value === "string" ? value : JSON.stringify(value));
   return path;
 };
-const handy = async (args: string[], input = ""): Promise<{ code: number; out: string; err: string }> => {
-  const child = spawn(process.execPath, [join(root, "bin", "handy-frame"), ...args], {
-    stdio: ["pipe", "pipe", "pipe"],
-  });
-  child.stdin.end(input);
-  const [out, err, code] = await Promise.all([
-    text(child.stdout),
-    text(child.stderr),
-    new Promise<number>((resolve) => child.on("close", resolve)),
-  ]);
-  return { code, out, err };
-};
+/** Does what a command line asks for, in this process. */
+const handy = (args: string[], input = "") => ran(args, quickCommands, input);
 const changed = (change: (frame: any) => void): string => {
   const frame = JSON.parse(readFileSync(demo, "utf8"));
   change(frame);
@@ -331,7 +320,7 @@ describe("check", () => {
 
 describe("start", () => {
   const data = join(kept, "data");
-  const start = (...args: string[]) => handy(["start", "--port", "0", ...args]);
+  const start = (...args: string[]) => started(["start", "--port", "0", ...args]);
   test("with a file that cannot be read ends at once, before a data folder is made", async () => {
     const missing = join(kept, "missing.json");
     const { code, out, err } = await start(missing, "--data", data);
@@ -356,19 +345,27 @@ describe("start", () => {
   });
 });
 
-test("what it cannot write to is told in a line, never by a stack", async () => {
-  const command = `${process.execPath} bin/handy-frame play ${demo} > /dev/full`;
-  const child = spawn("sh", ["-c", command], { cwd: root, stdio: ["ignore", "ignore", "pipe"] });
-  const [err, code] = await Promise.all([
-    text(child.stderr),
-    new Promise<number>((resolve) => child.on("close", resolve)),
-  ]);
-  expect(code).toBe(2);
-  expect(err.trim().split("\n")).toEqual([expect.stringMatching("Standard output cannot be written: ENOSPC")]);
+describe("as a program", () => {
+  test("prints what the commands print, and ends with what they end with", async () => {
+    const link = ["link", demo, "/plots/3"];
+    expect(await started(link)).toEqual(await handy(link));
+    const fromInput = ["check", "-", "--format", "json"];
+    expect(await started(fromInput, "7")).toEqual({ ...(await handy(fromInput, "7")), code: 2 });
+    expect((await started(["link", demo, "/compost"])).code).toBe(1);
+    expect((await started(["--help"])).code).toBe(0);
+  });
+  test("tells in a line, never by a stack, what it cannot write to", async () => {
+    const { code, err } = await started(["play", demo], "", "/dev/full");
+    expect(code).toBe(2);
+    expect(err.trim().split("\n")).toEqual([expect.stringMatching("Standard output cannot be written: ENOSPC")]);
+  });
 });
 
-test("an unknown command or option exits with 2", async () => {
-  expect((await handy(["fly"])).code).toBe(2);
-  expect((await handy(["check", demo, "--format", "xml"])).code).toBe(2);
-  expect((await handy(["start", "--port", "zoo"])).code).toBe(2);
+test("an unknown command or option exits with 2, and shows the help", async () => {
+  expect(await handy(["fly"])).toMatchObject({ code: 2, out: "", err: expect.stringContaining("Usage: handy-frame") });
+  expect(await handy(["check", demo, "--format", "xml"])).toMatchObject({
+    code: 2,
+    err: expect.stringContaining("xml"),
+  });
+  expect((await started(["start", "--port", "zoo"])).code).toBe(2);
 });

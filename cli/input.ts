@@ -1,4 +1,5 @@
 import { codeOf, messageOf } from "../server/errors.js";
+import type { Terminal } from "./terminal.js";
 import { Unusable } from "./unusable.js";
 import { readFile, stat } from "node:fs/promises";
 import { buffer } from "node:stream/consumers";
@@ -16,8 +17,8 @@ export const faultLines = (file: string, faults: readonly Fault[]): string[] => 
 };
 
 /** The bytes of a file, or of standard input for `-`. */
-export const readInput = async (file: string): Promise<Uint8Array> => {
-  if (file === "-") return buffer(process.stdin);
+export const readInput = async (file: string, { input }: Pick<Terminal, "input">): Promise<Uint8Array> => {
+  if (file === "-") return buffer(input);
   try {
     const { size } = await stat(file);
     if (size > 4 * mostBytes)
@@ -40,8 +41,8 @@ export const asLink = (frame: Frame, name: string, url: string): string => {
   throw new Unusable([`${name}: received ${shown(url)}: ${target.reason}.`]);
 };
 
-export const readFrameFile = async (file: string): Promise<Frame> => {
-  const result = readFrame(await readInput(file));
+export const readFrameFile = async (file: string, terminal: Terminal): Promise<Frame> => {
+  const result = readFrame(await readInput(file, terminal));
   if (result.ok) return result.frame;
   throw new Unusable(faultLines(file, result.faults));
 };

@@ -8,15 +8,21 @@ import { createGzip } from "node:zlib";
 import type { Command } from "commander";
 import { messageOf } from "../server/errors.js";
 import type { Verdict } from "../server/keeping/verify.js";
+import type { Terminal } from "./terminal.js";
 import { Unusable } from "./unusable.js";
 
 interface KeepOptions {
   data: string;
 }
 
-const say = (line: string) => process.stdout.write(`${line}\n`);
+/** Prints a line. */
+const sayTo =
+  ({ print }: Terminal) =>
+  (line: string): void =>
+    print(`${line}\n`);
 
-const backup = async (file: string, { data }: KeepOptions): Promise<void> => {
+const backup = async (file: string, { data }: KeepOptions, terminal: Terminal): Promise<void> => {
+  const say = sayTo(terminal);
   if (existsSync(file)) throw new Unusable([`${file} is there already. Name another file; nothing was changed.`]);
   const { askServed, reach } = await import("../server/keeping/reach.js");
   const { backupLines } = await import("../server/keeping/backup.js");
@@ -24,8 +30,8 @@ const backup = async (file: string, { data }: KeepOptions): Promise<void> => {
   const making = `${file}.${process.pid}.new`;
   try {
     if ("served" in reached) {
-      const { body } = await askServed(reached.served, "/api/keeping/backup");
-      await pipeline(Readable.fromWeb(body as never), createWriteStream(making, { flags: "wx", mode: 0o600 }));
+      const sent = await askServed(reached.served, "/api/keeping/backup");
+      await pipeline(sent, createWriteStream(making, { flags: "wx", mode: 0o600 }));
     } else
       await pipeline(
         Readable.from(backupLines(reached.database)),
@@ -47,7 +53,8 @@ const backup = async (file: string, { data }: KeepOptions): Promise<void> => {
   }
 };
 
-const restore = async (file: string, { data }: KeepOptions): Promise<void> => {
+const restore = async (file: string, { data }: KeepOptions, terminal: Terminal): Promise<void> => {
+  const say = sayTo(terminal);
   const { reach } = await import("../server/keeping/reach.js");
   const { checkBackup, restoreInto } = await import("../server/keeping/restore.js");
   await checkBackup(file);
@@ -69,19 +76,19 @@ const verdictSays = ({ id, revisions, sound, head, wrong }: Verdict): string =>
     ? `${id}: ${revisions} revisions, sound`
     : `${id}: ${wrong}. ${sound === 0 ? "Nothing of it" : `All up to revision ${sound} of ${head}`} can be taken out.`;
 
-const verify = async ({ data }: KeepOptions): Promise<void> => {
+const verify = async ({ data }: KeepOptions, terminal: Terminal): Promise<void> => {
+  const say = sayTo(terminal);
   const { askServed, reach } = await import("../server/keeping/reach.js");
   const { verified } = await import("../server/keeping/verify.js");
   const reached = await reach(data, say, false);
   const tell = (verdict: Verdict): void => {
     say(verdictSays(verdict));
-    if (verdict.wrong !== null) process.exitCode = 1;
+    if (verdict.wrong !== null) terminal.code = 1;
   };
   try {
     if ("served" in reached) {
-      const { body } = await askServed(reached.served, "/api/keeping/verify");
-      for await (const line of createInterface({ input: Readable.fromWeb(body as never) }))
-        tell(JSON.parse(line) as Verdict);
+      const sent = await askServed(reached.served, "/api/keeping/verify");
+      for await (const line of createInterface({ input: sent })) tell(JSON.parse(line));
     } else for await (const verdict of verified(reached.database)) tell(verdict);
   } finally {
     if ("leave" in reached) await reached.leave();
@@ -91,28 +98,28 @@ const verify = async ({ data }: KeepOptions): Promise<void> => {
 const withData = (command: Command): Command =>
   command.option("--data <folder>", "where the frames are kept", process.env.HANDY_FRAME_DATA ?? "data");
 
-export const addBackup = (program: Command): void => {
+export const addBackup = (program: Command, terminal: Terminal): void => {
   withData(
     program
       .command("backup")
       .description("write the whole shelf with its history into a file, also while it is served"),
   )
     .argument("<file>", "a file that is not there yet")
-    .action(backup);
+    .action((file: string, options: KeepOptions) => backup(file, options, terminal));
 };
-export const addRestore = (program: Command): void => {
+export const addRestore = (program: Command, terminal: Terminal): void => {
   withData(
     program
       .command("restore")
       .description("put all of a backup into a new data folder, or nothing where it is not sound"),
   )
     .argument("<file>", "a backup")
-    .action(restore);
+    .action((file: string, options: KeepOptions) => restore(file, options, terminal));
 };
-export const addVerify = (program: Command): void => {
+export const addVerify = (program: Command, terminal: Terminal): void => {
   withData(
     program
       .command("verify")
       .description("look whether each revision is as it was written, and whether they make the newest frame"),
-  ).action(verify);
+  ).action((options: KeepOptions) => verify(options, terminal));
 };

@@ -1,7 +1,7 @@
 import { quickCommands } from "./commands.js";
-import { run } from "./program.js";
+import { runHere } from "./program.js";
 
-await run({
+await runHere({
   ...quickCommands,
   start: async () => (await import("./start.js")).addStart,
   backup: async () => (await import("./keep.js")).addBackup,

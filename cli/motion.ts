@@ -1,6 +1,7 @@
 import type { Command } from "commander";
 import { type Frame, measure, type Motion, motionAt, motionIds, sample, shown, type Toward } from "../core/index.js";
 import { readFrameFile } from "./input.js";
+import type { Terminal } from "./terminal.js";
 import { Unusable } from "./unusable.js";
 
 interface MotionOptions {
@@ -30,17 +31,17 @@ const timesFrom = (text: string): number[] =>
 const plain = (_: string, value: unknown): unknown =>
   typeof value === "number" ? Math.round(value * 1e6) / 1e6 + 0 : value;
 
-const motion = async (file: string, id: string, options: MotionOptions): Promise<void> => {
-  const found = motionFrom(await readFrameFile(file), id);
+const motion = async (file: string, id: string, options: MotionOptions, terminal: Terminal): Promise<void> => {
+  const found = motionFrom(await readFrameFile(file, terminal), id);
   const toward = towardFrom(options.toward);
   const measured = measure(found, toward);
   const times =
     options.at === undefined ? [0, 1, 2, 3, 4].map((quarter) => (quarter * measured.ms) / 4) : timesFrom(options.at);
   const samples = times.map((t) => ({ t, ...sample(found, toward, t) }));
-  process.stdout.write(`${JSON.stringify({ measure: measured, samples }, plain, 2)}\n`);
+  terminal.print(`${JSON.stringify({ measure: measured, samples }, plain, 2)}\n`);
 };
 
-export const addMotion = (program: Command): void => {
+export const addMotion = (program: Command, terminal: Terminal): void => {
   program
     .command("motion")
     .description("measure a motion, and say where each layer is at some times")
@@ -48,5 +49,5 @@ export const addMotion = (program: Command): void => {
     .argument("<id>", "a motion of the frame, or a built-in one")
     .option("--toward <way>", "forward or back", "forward")
     .option("--at <times>", "times in ms, with commas between; without it the quarters")
-    .action(motion);
+    .action((file: string, id: string, options: MotionOptions) => motion(file, id, options, terminal));
 };

@@ -20,6 +20,7 @@ import {
 } from "../core/index.js";
 import { parseJson } from "../shape/json.js";
 import { asLink, faultLines, readFrameFile, readInput } from "./input.js";
+import type { Terminal } from "./terminal.js";
 import { Unusable } from "./unusable.js";
 
 interface PlayOptions {
@@ -61,8 +62,8 @@ const factsFrom = (frame: Frame, given: string[]): Record<string, FactValue> => 
   return facts;
 };
 
-const eventsFrom = async (file: string): Promise<NavigationEvent[]> => {
-  const parsed = parseJson(await readInput(file));
+const eventsFrom = async (file: string, terminal: Terminal): Promise<NavigationEvent[]> => {
+  const parsed = parseJson(await readInput(file, terminal));
   if (!parsed.ok) throw new Unusable(faultLines(file, parsed.faults));
   if (!Array.isArray(parsed.value))
     throw new Unusable([
@@ -74,12 +75,12 @@ const eventsFrom = async (file: string): Promise<NavigationEvent[]> => {
   return read.flatMap((result) => (result.ok ? [result.event] : []));
 };
 
-const play = async (file: string, options: PlayOptions): Promise<void> => {
-  const frame = await readFrameFile(file);
+const play = async (file: string, options: PlayOptions, terminal: Terminal): Promise<void> => {
+  const frame = await readFrameFile(file, terminal);
   let view = viewFrom(frame, options);
   const facts = factsFrom(frame, options.fact);
   if (options.url !== undefined) asLink(frame, "--url", options.url);
-  const events = options.events === undefined ? [] : await eventsFrom(options.events);
+  const events = options.events === undefined ? [] : await eventsFrom(options.events, terminal);
 
   const printed = (at: Step) => ({
     ...snapshotOf(frame, view, at),
@@ -92,10 +93,10 @@ const play = async (file: string, options: PlayOptions): Promise<void> => {
     view = viewAfter(frame, view, event);
     snapshots.push(printed(at));
   }
-  process.stdout.write(`${JSON.stringify(snapshots, null, 2)}\n`);
+  terminal.print(`${JSON.stringify(snapshots, null, 2)}\n`);
 };
 
-export const addPlay = (program: Command): void => {
+export const addPlay = (program: Command, terminal: Terminal): void => {
   program
     .command("play")
     .description("run a frame and print a snapshot after the launch and after each event")
@@ -111,5 +112,5 @@ export const addPlay = (program: Command): void => {
     )
     .option("--events <file>", "a JSON array of events")
     .option("--regions", "add the rectangles of what is on screen")
-    .action(play);
+    .action((file: string, options: PlayOptions) => play(file, options, terminal));
 };

@@ -1,4 +1,4 @@
 import { quickCommands } from "./commands.js";
-import { run } from "./program.js";
+import { runHere } from "./program.js";
 
-void run(quickCommands);
+void runHere(quickCommands);

@@ -1,20 +1,17 @@
-import { spawn } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { text } from "node:stream/consumers";
 import Draft4 from "ajv-draft-04";
 import type { ErrorObject } from "ajv";
 import addFormats from "ajv-formats";
+import { quickCommands } from "./commands.js";
+import { ran, root } from "./testing/ran.js";
 
-const root = join(import.meta.dirname, "..");
 const demo = join(root, "demo", "allotment.frame.json");
 
 /** What `check --format sarif` prints of a frame. */
 const sarifOf = async (frame: unknown, ...more: string[]): Promise<string> => {
-  const args = [join(root, "bin", "handy-frame"), "check", "-", "--format", "sarif", ...more];
-  const child = spawn(process.execPath, args, { stdio: ["pipe", "pipe", "ignore"] });
-  child.stdin.end(typeof frame === "string" ? frame : JSON.stringify(frame, null, 2));
-  return text(child.stdout);
+  const input = typeof frame === "string" ? frame : JSON.stringify(frame, null, 2);
+  return (await ran(["check", "-", "--format", "sarif", ...more], quickCommands, input)).out;
 };
 
 // the standard's own schema, which the package ships

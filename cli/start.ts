@@ -2,6 +2,7 @@ import { isIP } from "node:net";
 import { codeOf } from "../server/errors.js";
 import { type Command, Option } from "commander";
 import { type Sync, syncs } from "../server/database/sync.js";
+import type { Terminal } from "./terminal.js";
 import { Unusable } from "./unusable.js";
 
 interface StartOptions {
@@ -24,7 +25,7 @@ const proxyOf = (address: string): string => {
   ]);
 };
 
-const start = async (files: string[], options: StartOptions): Promise<void> => {
+const start = async (files: string[], options: StartOptions, { print }: Terminal): Promise<void> => {
   const port = Number(options.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new Unusable([`--port: received ${options.port}; expected a number from 0 to 65535.`]);
@@ -40,7 +41,7 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
       elsewhere: process.env.DATABASE_URL,
       proxies: options.behind,
       keepsAll: options.keep === "all",
-      say: (line) => process.stdout.write(`${line}\n`),
+      say: (line) => print(`${line}\n`),
     });
   } catch (error) {
     if (codeOf(error) === "EADDRINUSE")
@@ -51,7 +52,7 @@ const start = async (files: string[], options: StartOptions): Promise<void> => {
   }
 };
 
-export const addStart = (program: Command): void => {
+export const addStart = (program: Command, terminal: Terminal): void => {
   program
     .command("start")
     .description("serve the application")
@@ -88,5 +89,5 @@ export const addStart = (program: Command): void => {
         .choices(syncs)
         .default("each"),
     )
-    .action(start);
+    .action((files: string[], options: StartOptions) => start(files, options, terminal));
 };
