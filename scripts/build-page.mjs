@@ -15,7 +15,12 @@ export const buildPage = (folder = join(root, "dist", "web")) => {
   try {
     mkdirSync(dirname(folder), { recursive: true });
     const args = [bundler, "build", "web", "--outDir", making, "--emptyOutDir", "--logLevel", "error"];
-    const { status, stderr, error } = spawnSync(process.execPath, args, { cwd: root, encoding: "utf8" });
+    const { status, stderr, error } = spawnSync(process.execPath, args, {
+      cwd: root,
+      encoding: "utf8",
+      // whatever it is built from: a test says that it is one, and the page is then three times as large
+      env: { ...process.env, NODE_ENV: "production" },
+    });
     if (status !== 0) return error?.message ?? (stderr.trim().split("\n")[0] || `the bundler ended with ${status}`);
     if (existsSync(folder)) renameSync(folder, old);
     renameSync(making, folder);

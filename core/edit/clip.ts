@@ -33,9 +33,6 @@ export interface Clip {
   icons?: Record<string, OwnIcon>;
 }
 
-/** The media type a clip travels under beside its plain text. */
-export const clipType = "application/vnd.handy-frame.parts+json";
-
 /** The clip of some parts of a frame: of the root, all that stands in it. */
 export const clipOf = (frame: Frame, parts: readonly Part[]): Clip => {
   const nodes: Record<Id, Node> = {};

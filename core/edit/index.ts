@@ -1,7 +1,8 @@
 export { applyEach, applyEdit, applySoundly, type EditResult, EditRun } from "./apply.js";
 export { type ChangePart, putTogether, takenApart } from "./apart.js";
 export { type Clash, clashesOf, withoutClashes } from "./clash.js";
-export { clipOf, clipType, pasteClip, readClip } from "./clip.js";
+export { clipOf, pasteClip, readClip } from "./clip.js";
+export { clipType } from "./clip-type.js";
 export { editBetween } from "./difference-edit.js";
 export type { Forms } from "./draft.js";
 export type { Edit } from "./edit.js";

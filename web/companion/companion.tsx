@@ -1,3 +1,4 @@
+import { reasonsTold } from "../device/reasons-told.js";
 import { useMemo, useState } from "react";
 import { backEvent, type Frame, ladderOf, type State, targetsOf, type View } from "../../core/index.js";
 import { useEditing, useLive, useOpenFrame } from "../app/open-frame.js";
@@ -103,7 +104,7 @@ export default function Companion({ isFull, onFull, onFold }: CompanionProps) {
       <div className="flex min-h-0 flex-col gap-1.5 border-t border-rule pt-2 [grid-area:why]">
         <WaitingLine frame={frame} state={state} />
         <LostMend frame={frame} />
-        <Why reasons={reasons} isShort={layout === "around"} />
+        <Why reasons={reasonsTold(reasons)} isShort={layout === "around"} />
       </div>
     </aside>
   );

@@ -1,6 +1,4 @@
 import {
-  explain,
-  explainEdit,
   type Facts,
   factsOf,
   type Frame,
@@ -22,6 +20,7 @@ import {
   viewAfter,
   viewOf,
 } from "../../core/index.js";
+import { noReasons, Reasons } from "./reasons.js";
 
 /** One step that a device made: what happened, in which view, and what that came to. */
 export interface DeviceStep {
@@ -36,7 +35,7 @@ export interface Device {
   view: View;
   at: Step;
   /** Why the last event did what it did. */
-  reasons: readonly string[];
+  reasons: Reasons;
   /** Every step of what was done last, one after another: who draws may show each of them. Empty where it was put there. */
   steps: readonly DeviceStep[];
 }
@@ -45,7 +44,7 @@ export interface Device {
 const standingAt = (state: State): Step => ({ state, moves: [], notes: [], passed: [] });
 
 /** A device on a state, which nothing led to. */
-export const deviceAt = (view: View, state: State, reasons: readonly string[] = []): Device => ({
+export const deviceAt = (view: View, state: State, reasons: Reasons = noReasons): Device => ({
   view,
   at: standingAt(state),
   reasons,
@@ -56,13 +55,14 @@ export const deviceAt = (view: View, state: State, reasons: readonly string[] = 
 export const newDevice = (frame: Frame, given: Partial<View> = {}, facts?: Facts): Device => {
   const view = viewOf(frame, given);
   const at = launch(frame, view, facts);
-  return { view, at, reasons: explain(frame, view, null, null, at), steps: [] };
+  return { view, at, reasons: Reasons.found((tell) => tell.explain(frame, view, null, null, at)), steps: [] };
 };
 
 /** A device whose app starts by a link. */
 export const linkedDevice = (frame: Frame, view: View, facts: Facts, url: string): Device => {
   const at = launch(frame, view, facts, url);
-  return { view, at, reasons: explain(frame, view, null, { do: "link", url, start: "cold" }, at), steps: [] };
+  const event: NavigationEvent = { do: "link", url, start: "cold" };
+  return { view, at, reasons: Reasons.found((tell) => tell.explain(frame, view, null, event, at)), steps: [] };
 };
 
 /** Those facts of a state that outlive the end of the app. */
@@ -76,11 +76,11 @@ export const lastingFacts = (frame: Frame, { facts }: State): Facts =>
 /** The device after an event, which may have happened in another view of the same state. */
 export const withEvent = (frame: Frame, device: Device, event: NavigationEvent, view = device.view): Device => {
   const at = step(frame, view, device.at.state, event);
-  const reasons = explain(frame, view, device.at, event, at);
+  const before = device.at;
   return {
     view: viewAfter(frame, device.view, event),
     at,
-    reasons: reasons.length ? reasons : device.reasons,
+    reasons: Reasons.found((tell) => tell.explain(frame, view, before, event, at), device.reasons),
     steps: [...device.steps, { event, view, before: device.at.state, step: at }],
   };
 };
@@ -94,8 +94,9 @@ export const withFrame = (frame: Frame, device: Device, renamed: Renames = noRen
   const view = viewOf(frame, device.view);
   const was = device.at.state;
   const state = refit(before ?? frame, frame, view, was, renamed);
-  const reasons = before ? explainEdit(before, frame, view, was, state, renamed) : [];
-  return deviceAt(view, state, reasons.length ? reasons : device.reasons);
+  if (!before) return deviceAt(view, state, device.reasons);
+  const edited = Reasons.found((tell) => tell.explainEdit(before, frame, view, was, state, renamed), device.reasons);
+  return deviceAt(view, state, edited);
 };
 
 /** The device on a screen, brought there as a person would come; opened from outside when no way leads there. */
@@ -105,7 +106,7 @@ export const putOn = (points: Standpoints<Frame>, device: Device, id: Id): Devic
   if (!isAttached(frame, id))
     return {
       ...device,
-      reasons: [`${name} stands in no container, so no device can show it. Put it into a stack or a hub.`],
+      reasons: Reasons.of([`${name} stands in no container, so no device can show it. Put it into a stack or a hub.`]),
     };
   const fromHere = routeTo(frame, device.view, device.at.state, id);
   const { way } = points.at(id);
@@ -119,14 +120,16 @@ export const putOn = (points: Standpoints<Frame>, device: Device, id: Id): Devic
     const why = points.isUnreached(id)
       ? `No way leads to ${name} yet: it was opened from outside, as a push message would.`
       : `${name} was opened from outside, as a push message would: no way there is known so far.`;
-    return { ...opened, reasons: [why, ...opened.reasons] };
+    return { ...opened, reasons: Reasons.found((tell) => [why, ...opened.reasons.by(tell)]) };
   }
   const put = withEvents(frame, fromHere ? device : newDevice(frame, device.view, way?.beginning.facts), route);
   const taps = route.length === 1 ? "one tap" : `${route.length} taps`;
   return {
     ...put,
-    reasons: route.length
-      ? [`Brought to ${name} by ${taps}${fromHere ? "" : " from the launch"}.`, ...put.reasons]
-      : [`The device is on ${name} already.`],
+    reasons: Reasons.found((tell) =>
+      route.length
+        ? [`Brought to ${name} by ${taps}${fromHere ? "" : " from the launch"}.`, ...put.reasons.by(tell)]
+        : [`The device is on ${name} already.`],
+    ),
   };
 };

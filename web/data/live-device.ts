@@ -1,3 +1,4 @@
+import { Reasons } from "./reasons.js";
 import {
   type Facts,
   type Frame,
@@ -45,7 +46,7 @@ const startedOn = (frame: Frame, id: string, given: Partial<View>): Device => {
   const left = readKeptState(id);
   if (!left) return device;
   try {
-    return withFrame(frame, deviceAt(device.view, left, ["As this window left it."]));
+    return withFrame(frame, deviceAt(device.view, left, Reasons.of(["As this window left it."])));
   } catch {
     return device;
   }

@@ -1,3 +1,4 @@
+import { reasonsTold } from "../device/reasons-told.js";
 import fc from "fast-check";
 import { type Edit, editBetween, equal, type Frame, lensOf, plainFrame, topOf, writeFrame } from "../../core/index.js";
 import { pick, tabbed, tap } from "../../core/testing/frames.js";
@@ -78,9 +79,9 @@ describe("an open frame", () => {
     opened.live.send(pick(2));
     opened.live.send(tap("deep"));
     opened.editing.edit(title("Deeper", "deep"), "Call it Deeper");
-    expect(now().device.reasons[0]).toMatch("kept its place on Deeper");
+    expect(reasonsTold(now().device.reasons)[0]).toMatch("kept its place on Deeper");
     opened.editing.edit({ kind: "remove", id: "deep" }, "Delete it");
-    expect(now().device.reasons[0]).toMatch("it is on Item 2");
+    expect(reasonsTold(now().device.reasons)[0]).toMatch("it is on Item 2");
   });
 });
 
@@ -91,12 +92,12 @@ test("a link is tried on the device with its facts, and starting over keeps thos
   ];
   opened.editing.edit({ kind: "setFrame", key: "facts", value: facts }, "Two facts");
   opened.live.follow("/a/4", { start: "cold", facts: { in: true, now: true } });
-  expect(now().device.reasons).toEqual(["The app started by the link, on Item 4, laid on A."]);
+  expect(reasonsTold(now().device.reasons)).toEqual(["The app started by the link, on Item 4, laid on A."]);
   opened.live.follow("/b", { start: "running", facts: { in: true, now: true } });
   expect(now().device.at.state).toMatchObject({ facts: { in: true, now: true }, outside: false });
-  expect(now().device.reasons[0]).toMatch("bTab was chosen for the first time");
+  expect(reasonsTold(now().device.reasons)[0]).toMatch("bTab was chosen for the first time");
   opened.live.follow("/a/%", { start: "cold", facts: { in: true, now: true } });
-  expect(now().device.reasons.join()).toMatch("no valid percent-encoding");
+  expect(reasonsTold(now().device.reasons).join()).toMatch("no valid percent-encoding");
   opened.live.relaunch();
   expect(now().device.at.state.facts).toEqual({ in: true, now: false });
 });

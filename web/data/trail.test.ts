@@ -1,3 +1,4 @@
+import { noReasons } from "./reasons.js";
 import fc from "fast-check";
 import { nameOf, type Frame, type NavigationEvent, topOf, lensOf, isStuck, step, viewAfter } from "../../core/index.js";
 import { back, pick, tab, tabbed, typing } from "../../core/testing/frames.js";
@@ -30,7 +31,7 @@ class Worked {
   goTo(id: number): this {
     const { view, state } = pointIn(this.trail, id)!;
     this.trail = { ...this.trail, at: id };
-    this.device = { view, at: { state, moves: [], notes: [], passed: [] }, reasons: [], steps: [] };
+    this.device = { view, at: { state, moves: [], notes: [], passed: [] }, reasons: noReasons, steps: [] };
     return this;
   }
 

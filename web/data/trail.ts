@@ -1,5 +1,6 @@
 import { equal, type Frame, type Id, type NavigationEvent, type State, type View } from "../../core/index.js";
 import type { Device } from "./device.js";
+import { noReasons, type Reasons } from "./reasons.js";
 
 /** One point of the trail: the state an event came to, or one the device was put on. */
 export interface TrailPoint {
@@ -14,7 +15,7 @@ export interface TrailPoint {
   view: View;
   state: State;
   frame: Frame;
-  reasons: readonly string[];
+  reasons: Reasons;
   /** ms, on the clock of the page. */
   time: number;
 }
@@ -79,7 +80,7 @@ interface Happened {
 /** The trail after what a device did last: a point for each of its steps, and one where it was put somewhere else. */
 export const trailAfter = (trail: Trail, before: Device, { frame, device, topIn, time }: Happened): Trail => {
   const { view, reasons, steps, at } = device;
-  const putAt = (state: State, from: number | null, seenIn: View, why: readonly string[]): Trail =>
+  const putAt = (state: State, from: number | null, seenIn: View, why: Reasons): Trail =>
     withPoint(trail, {
       from,
       event: null,
@@ -95,7 +96,9 @@ export const trailAfter = (trail: Trail, before: Device, { frame, device, topIn,
     return at.state === before.at.state && trail.at >= 0 ? trail : putAt(at.state, null, view, reasons);
   const first = steps[0];
   let next =
-    first && !equal(first.before, pointIn(trail, trail.at)?.state) ? putAt(first.before, null, first.view, []) : trail;
+    first && !equal(first.before, pointIn(trail, trail.at)?.state)
+      ? putAt(first.before, null, first.view, noReasons)
+      : trail;
   steps.forEach(({ event, view: seenIn, before: was, step }, i) => {
     // what changes nothing leaves no trace
     if (step.state === was && event.do !== "view") return;
@@ -110,7 +113,7 @@ export const trailAfter = (trail: Trail, before: Device, { frame, device, topIn,
       view: steps[i + 1]?.view ?? view,
       state: step.state,
       frame,
-      reasons: isLast ? reasons : [],
+      reasons: isLast ? reasons : noReasons,
       time,
     };
     next =

@@ -1,3 +1,4 @@
+import { reasonsTold } from "../../device/reasons-told.js";
 import { useState } from "react";
 import { eventSays, type Frame, isLaunch, journeyOf, freeJourneyId, plainName } from "../../../core/index.js";
 import { useLive, useOpenFrame } from "../../app/open-frame.js";
@@ -78,7 +79,7 @@ export function TrailColumn({ frame }: { frame: Frame }) {
 function Point({ frame, shown, isLast }: { frame: Frame; shown: ShownPoint; isLast: boolean }) {
   const { live } = useOpenFrame();
   const { point, isAt, isAhead, others } = shown;
-  const [reason] = point.reasons;
+  const [reason] = reasonsTold(point.reasons);
   return (
     <li className="relative pb-1.5 pl-5">
       {!isLast && <span aria-hidden className="absolute top-3 bottom-[-8px] left-[5px] w-0.5 bg-rule" />}
