@@ -5,10 +5,13 @@ import { eachIn, type Person, type World } from "./world.js";
 let world: World;
 let me: Person;
 const served = new Served();
-eachIn((person, its) => {
-  me = person;
-  world = its;
-}, served);
+eachIn(
+  (person, its) => {
+    me = person;
+    world = its;
+  },
+  { own: served },
+);
 afterEach(async () => {
   if (!served.isRunning) await served.start(served.port);
 });

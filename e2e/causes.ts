@@ -29,15 +29,23 @@ export const watchEdits = (page: Page): Promise<unknown> =>
     );
   });
 
-/** The edits made since this was last asked. */
-export const editsSince = (page: Page): Promise<string[]> =>
-  page.evaluate(() => (window as unknown as { loggedEdits: string[] }).loggedEdits.splice(0));
+/** What is asked after each step, all at once. */
+export interface Seen {
+  /** The edits made since this was last asked. */
+  edits: string[];
+  focus: Focus;
+  /** Where the page is. */
+  path: string;
+}
 
-/** What has the focus now. */
-export const focusNow = (page: Page): Promise<Focus> =>
+/** What a page is like now. */
+export const seen = (page: Page): Promise<Seen> =>
   page.evaluate(() => {
+    const { heldTexts: held, loggedEdits } = window as unknown as {
+      heldTexts: WeakMap<Element, string>;
+      loggedEdits: string[];
+    };
     const at = document.activeElement as HTMLElement | null;
-    const held = (window as unknown as { heldTexts: WeakMap<Element, string> }).heldTexts;
     const isField = at instanceof HTMLInputElement || at instanceof HTMLTextAreaElement;
     const kind = (): Focus["kind"] => {
       if (!at || at === document.body) return "nowhere";
@@ -48,11 +56,15 @@ export const focusNow = (page: Page): Promise<Focus> =>
       return at.getAttribute("role") === "option" ? "option" : "control";
     };
     return {
-      kind: kind(),
-      name: at?.getAttribute("aria-label") ?? at?.textContent?.slice(0, 40) ?? "",
-      changed: isField && at.value !== held.get(at),
-      chosen: Boolean(at?.getAttribute("aria-activedescendant")),
-      naming: at?.getAttribute("aria-label") === "Title" && at.closest("[data-node]") !== null,
+      edits: loggedEdits.splice(0),
+      focus: {
+        kind: kind(),
+        name: at?.getAttribute("aria-label") ?? at?.textContent?.slice(0, 40) ?? "",
+        changed: isField && at.value !== held.get(at),
+        chosen: Boolean(at?.getAttribute("aria-activedescendant")),
+        naming: at?.getAttribute("aria-label") === "Title" && at.closest("[data-node]") !== null,
+      },
+      path: location.pathname,
     };
   });
 

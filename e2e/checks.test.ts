@@ -3,9 +3,12 @@ import { eachIn, lingering, type Person, shelve, type World } from "./world.js";
 
 let me: Person;
 let world: World;
-eachIn((person, its) => {
-  [me, world] = [person, its];
-});
+eachIn(
+  (person, its) => {
+    [me, world] = [person, its];
+  },
+  { walks: true },
+);
 
 const checks = "/f/allotment-diary/checks";
 const walked = () => me.see('[data-walk="done"]');

@@ -22,7 +22,7 @@ const inFile = () => JSON.parse(readFileSync(path, "utf8")) as Frame;
 const served = new Served([path]);
 let world: World;
 beforeAll(async () => {
-  world = await newWorld(served);
+  world = await newWorld({ own: served });
 }, 120_000);
 afterAll(() => world.end());
 

@@ -1,4 +1,4 @@
-import { type Focus, editsSince, focusNow, mayEdit, watchEdits } from "./causes.js";
+import { type Focus, mayEdit, seen, watchEdits } from "./causes.js";
 import { listed, node } from "./listed.js";
 import { eachIn, type Person, type World } from "./world.js";
 
@@ -71,10 +71,10 @@ test.each(Array.from({ length: rounds }, (_, round) => round))(
     await listed(world, me, `Fuzzed ${round}`);
     await me.click(node("map"));
     const { pathname } = new URL(me.page.url());
-    await editsSince(me.page);
+    let { focus } = await seen(me.page);
     const lately: string[] = [];
     for (let i = 0; i < steps; i += 1) {
-      const focus: Focus = await focusNow(me.page);
+      const had: Focus = focus;
       const isPress = next() < 0.22;
       let did: string;
       let may: boolean;
@@ -83,21 +83,23 @@ test.each(Array.from({ length: rounds }, (_, round) => round))(
         if (!found) continue;
         did = `press of ${found.name}`;
         // going elsewhere is done with a field, and with a name
-        may = found.edits || focus.changed || focus.naming;
+        may = found.edits || had.changed || had.naming;
         await me.page.mouse.click(found.x, found.y);
       } else {
         const key = keys[Math.floor(next() * keys.length)]!;
         did = key;
-        may = mayEdit(focus, key);
+        may = mayEdit(had, key);
         await me.keys(key);
       }
-      const edits = await editsSince(me.page);
+      const { edits, focus: now, path } = await seen(me.page);
+      focus = now;
       made += edits.length;
-      lately.push(`${focus.kind} ${focus.name}: ${did}`);
+      lately.push(`${had.kind} ${had.name}: ${did}`);
       if (edits.length > 0 && !may) wrong.push(`step ${i}: ${edits.join(", ")} after ${lately.slice(-4).join(" | ")}`);
-      if (new URL(me.page.url()).pathname !== pathname) {
+      if (path !== pathname) {
         await me.page.goBack();
         await me.see("[data-node]");
+        ({ focus } = await seen(me.page));
       }
     }
     expect(wrong).toEqual([]);

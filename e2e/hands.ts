@@ -24,7 +24,7 @@ export interface Hand {
   devices: () => Promise<void>;
 }
 
-export const node = (id: string) => `[data-node="${id}"]`;
+const node = (id: string) => `[data-node="${id}"]`;
 export const bench = 'section[aria-label="Bench"]';
 type Plain = Omit<Hand, "steps">;
 
@@ -114,6 +114,16 @@ const handsOf = (me: Person): { byMouse: () => Plain; byKeys: () => Plain } => {
   const tabTo = async (selector: string) => {
     await me.see(selector);
     const there = () => me.page.evaluate((css) => document.activeElement?.matches(css) ?? false, selector);
+    // most of the way nothing is asked of the page: only a person's keys are pressed
+    const away = await me.page.evaluate((css) => {
+      const stops = [...document.querySelectorAll<HTMLElement>("button, input, select, textarea, a[href], [tabindex]")]
+        .filter((each) => each.tabIndex >= 0 && !each.matches(":disabled") && !each.closest("[inert]"))
+        .filter((each) => each.checkVisibility({ visibilityProperty: true }));
+      const to = stops.findIndex((each) => each.matches(css));
+      const from = stops.indexOf(document.activeElement as HTMLElement);
+      return to < 0 ? 0 : (to - from + stops.length) % stops.length;
+    }, selector);
+    for (let i = 0; i < away - 3; i += 1) await me.page.keyboard.press("Tab");
     for (let i = 0; i < 220; i += 1) {
       if (await there()) return;
       await me.page.keyboard.press("Tab");

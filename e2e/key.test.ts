@@ -7,7 +7,7 @@ let world: World;
 let me: Person;
 
 beforeAll(async () => {
-  world = await newWorld(served);
+  world = await newWorld({ own: served });
 }, 120_000);
 afterAll(() => world.end());
 beforeEach(async () => {

@@ -4,10 +4,13 @@ import { Served } from "./served.js";
 
 let me: Person;
 let world: World;
-eachIn((person, its) => {
-  me = person;
-  world = its;
-}, new Served());
+eachIn(
+  (person, its) => {
+    me = person;
+    world = its;
+  },
+  { own: new Served() },
+);
 
 const plan = "/f/allotment-diary/plan";
 const links = "/f/allotment-diary/links";

@@ -7,8 +7,7 @@ eachIn(
   (person, its) => {
     [me, world] = [person, its];
   },
-  undefined,
-  true,
+  { moves: true },
 );
 
 const device = "[data-device]";
@@ -137,88 +136,6 @@ test("taps every 80 ms for five seconds leave no layer behind, and what is drawn
   await atRest();
   expect(await drawn()).toEqual(before);
 });
-
-/** What a run of random events found wrong, event by event; and how many of them moved something. */
-interface Run {
-  wrong: string[];
-  moved: number;
-  seed: number;
-}
-
-/** So many random events in the page, each held against the device drawn anew: asked from outside it would take far longer. */
-const inPage = async (begins: number, count: number): Promise<Run> => {
-  let seed = begins;
-  const roll = (sides: number) => (seed = (seed * 48271) % 2147483647) % sides;
-  const frame = () => new Promise((resolve) => requestAnimationFrame(resolve));
-  const until = async (isSo: () => boolean) => {
-    while (!isSo()) await frame();
-  };
-  const isStill = () => !document.querySelector("[data-moving]");
-  const round = (value: number) => Math.round(value * 2) / 2;
-  const drawn = (): string[] => {
-    const whole = document.querySelector("[data-device]")!;
-    const from = whole.getBoundingClientRect();
-    return [...whole.querySelectorAll("*")]
-      .filter((each) => getComputedStyle(each).display !== "contents" && !each.closest("[aria-label='Hard to touch']"))
-      .map((each) => {
-        const { x, y, width, height } = each.getBoundingClientRect();
-        const { opacity, backgroundColor, color } = getComputedStyle(each);
-        const own = [...each.childNodes].flatMap((node) => (node.nodeType === 3 ? [node.textContent] : [])).join("");
-        const place = [x - from.x, y - from.y, width, height].map(round).join(" ");
-        return [each.tagName, place, opacity, backgroundColor, color, own, each.scrollTop].join("|");
-      });
-  };
-  const press = (element: Element | undefined) => element?.dispatchEvent(new MouseEvent("click", { bubbles: true }));
-  const button = (name: string) =>
-    [...document.querySelectorAll("aside button")].find(
-      (each) => each.textContent === name || each.getAttribute("aria-label") === name,
-    );
-  const touched =
-    "[data-row], [data-tab], [data-action], [data-back], [data-close], [data-menu], [data-scrim], [data-answer]";
-  const found: Run = { wrong: [], moved: 0, seed };
-  for (let i = 0; i < count; i += 1) {
-    const free = [...document.querySelectorAll(`[data-device] :is(${touched})`)].filter(
-      (each) => !each.closest("[inert]"),
-    );
-    if (free.length === 0) press(button("start over"));
-    else press(roll(9) === 0 ? button("Back") : free[roll(1000) % free.length]);
-    await frame();
-    await frame();
-    if (!isStill()) found.moved += 1;
-    await until(isStill);
-    await frame();
-    const running = document.getAnimations().filter((each) => !(each instanceof CSSTransition)).length;
-    const leaving = document.querySelectorAll("[data-leaving]").length;
-    if (running + leaving > 0) found.wrong.push(`${i}: ${running} run, ${leaving} leave`);
-    const here = drawn();
-    press(button("Fold the companion away"));
-    await until(() => !document.querySelector("[data-device]"));
-    press([...document.querySelectorAll("button[aria-label='Unfold the companion']")][0]);
-    await until(() => document.querySelector("[data-device] *") !== null);
-    await frame();
-    await frame();
-    const fresh = drawn();
-    const at = here.findIndex((each, n) => each !== fresh[n]);
-    if (at >= 0 || here.length !== fresh.length) found.wrong.push(`${i}: ${here[at]} is ${fresh[at]}`);
-  }
-  return { ...found, seed };
-};
-
-test("after each of 200 events the device at rest is the same as one drawn afresh", async () => {
-  const id = await shelve(world, demo("night-sky"));
-  await me.go(`/f/${id}/links`);
-  await me.see(`${device} [data-screen]`);
-  await atRest();
-  const run: Run = { wrong: [], moved: 0, seed: 20 };
-  for (let i = 0; i < 8; i += 1) {
-    const next = await me.page.evaluate(inPage, run.seed, 25);
-    run.wrong.push(...next.wrong);
-    run.moved += next.moved;
-    run.seed = next.seed;
-  }
-  expect(run.wrong).toEqual([]);
-  expect(run.moved).toBeGreaterThan(100);
-}, 400_000);
 
 test("a finger leads the way back and lets go of it, or goes on with its speed", async () => {
   await me.go("/f/allotment-diary/plan?on=swipe");

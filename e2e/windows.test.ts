@@ -5,10 +5,13 @@ import { Served } from "./served.js";
 
 let world: World;
 let me: Person;
-eachIn((person, its) => {
-  me = person;
-  world = its;
-}, new Served());
+eachIn(
+  (person, its) => {
+    me = person;
+    world = its;
+  },
+  { own: new Served() },
+);
 
 test("two windows take 200 changes at once, the server killed between, and neither loses any", async () => {
   const id = await listed(world, me, "Two windows");

@@ -6,10 +6,13 @@ import { Served } from "./served.js";
 const demo = join(import.meta.dirname, "..", "demo", "allotment.frame.json");
 let world: World;
 let me: Person;
-eachIn((person, its) => {
-  me = person;
-  world = its;
-}, new Served());
+eachIn(
+  (person, its) => {
+    me = person;
+    world = its;
+  },
+  { own: new Served() },
+);
 
 const bar = '[data-device] [role="tablist"]';
 const node = (id: string, parent?: string) =>

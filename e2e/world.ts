@@ -70,8 +70,9 @@ export class Person {
     });
   /** Opens a group of the bench, if it is not open. */
   group = async (id: string) => {
-    await this.see(`[data-group="${id}"]`);
-    if (await this.page.$(`[data-group="${id}"][aria-expanded="false"]`)) await this.click(`[data-group="${id}"]`);
+    const group = await this.see(`[data-group="${id}"]`);
+    if ((await group.evaluate((element) => element.ariaExpanded)) === "true") return;
+    await this.click(`[data-group="${id}"][aria-expanded="false"]`);
     await this.see(`[data-group="${id}"][aria-expanded="true"]`);
   };
   keys = async (...keys: string[]) => {
@@ -171,18 +172,41 @@ const standStill = (): void => {
   if (localStorage.getItem("handy-frame:pace") === null) localStorage.setItem("handy-frame:pace", JSON.stringify(kept));
 };
 
-/** A world with a server of its own, which may be ended and started again; or with the one that all share, to be left as it is. */
-export const newWorld = async (own?: Served, moves = false): Promise<World> => {
+/** A walk through the states of an app ends where it began: what it finds is of no account, unless a test is about that. */
+const hardlyWalk = (): void => {
+  const send = Worker.prototype.postMessage;
+  Worker.prototype.postMessage = function (message: unknown, ...more: unknown[]) {
+    const isCheck = typeof message === "object" && message !== null && "do" in message && message.do === "check";
+    Reflect.apply(send, this, [isCheck ? { ...message, mostStates: 1, mostMs: 1 } : message, ...more]);
+  };
+};
+
+/** How a world differs from the usual one. */
+export interface WorldOptions {
+  /** A server of its own, which may be ended and started again; without it the one that all share, to be left as it is. */
+  own?: Served;
+  /** Devices move as they are tuned. */
+  moves?: boolean;
+  /** Apps are walked through as far as for a person. */
+  walks?: boolean;
+}
+
+/** A world for some tests. */
+export const newWorld = async ({ own, moves = false, walks = false }: WorldOptions = {}): Promise<World> => {
   const served = own ?? Served.ofAll();
   const [browser] = await Promise.all([
     puppeteer.connect({ browserWSEndpoint: process.env.HANDY_FRAME_BROWSER!, defaultViewport: null }),
     own?.start(),
   ]);
-  let context: BrowserContext = await browser.createBrowserContext();
+  const context: BrowserContext = await browser.createBrowserContext();
+  // by a page that stays, what the others leave in the browser is taken away: a new context would load all anew
+  const keeper = await context.newPage();
+  const storage = await keeper.createCDPSession();
   const personIn = async (its: BrowserContext): Promise<Person> => {
     const page = await its.newPage();
     await page.setViewport({ width: 1280, height: 800 });
     if (!moves) await page.evaluateOnNewDocument(standStill);
+    if (!walks) await page.evaluateOnNewDocument(hardlyWalk);
     return new Person(page, served);
   };
   return {
@@ -190,8 +214,9 @@ export const newWorld = async (own?: Served, moves = false): Promise<World> => {
     person: () => personIn(context),
     stranger: async () => personIn(await browser.createBrowserContext()),
     forget: async () => {
-      await context.close();
-      context = await browser.createBrowserContext();
+      await Promise.all((await context.pages()).filter((page) => page !== keeper).map((page) => page.close()));
+      const { origin } = new URL(served.url);
+      await storage.send("Storage.clearDataForOrigin", { origin, storageTypes: "all" });
     },
     end: async () => {
       await context.close();
@@ -201,12 +226,12 @@ export const newWorld = async (own?: Served, moves = false): Promise<World> => {
   };
 };
 
-/** A world for the tests of a file, and a new page for each, of which nothing stays in the browser and which must have logged no error. */
-export const eachIn = (begin: (person: Person, world: World) => void, own?: Served, moves = false): void => {
+/** A world for the tests of a file, and a new page for each, of which nothing stays in the browser but what is cached, and which must have logged no error. */
+export const eachIn = (begin: (person: Person, world: World) => void, options?: WorldOptions): void => {
   let world: World;
   let person: Person;
   beforeAll(async () => {
-    world = await newWorld(own, moves);
+    world = await newWorld(options);
   }, 120_000);
   afterAll(() => world.end());
   beforeEach(async () => {

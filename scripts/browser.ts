@@ -1,7 +1,14 @@
 import { existsSync } from "node:fs";
 import puppeteer, { type Browser } from "puppeteer-core";
 
-const places = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"];
+/** The one without windows comes first: it draws the same, and a page of it is there in a quarter of the time. */
+const places = [
+  process.env.CHROMIUM,
+  "/usr/bin/chromium-headless-shell",
+  "/usr/bin/chromium",
+  "/usr/bin/chromium-browser",
+  "/usr/bin/google-chrome",
+];
 
 /** The browser's program on this machine, if there is one. */
 export const browserProgram = (): string | undefined =>
@@ -12,7 +19,7 @@ export const openBrowser = (size = { width: 1280, height: 800 }): Promise<Browse
   const program = browserProgram();
   if (!program)
     throw new Error(
-      "There is no Chromium on this machine: install the package chromium, or name its program in CHROMIUM.",
+      "There is no Chromium on this machine: install the package chromium-headless-shell, or name its program in CHROMIUM.",
     );
   return puppeteer.launch({
     executablePath: program,

@@ -44,8 +44,8 @@ if (changed(join(root, "dist", "web", "index.html")) < sources) {
 const programs = {
   "--browser": {
     name: "Chromium",
-    places: [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"],
-    packages: ["chromium"],
+    places: [process.env.CHROMIUM, "/usr/bin/chromium-headless-shell"],
+    packages: ["chromium-headless-shell"],
     otherwise: "Install it by hand, or name its program in the variable CHROMIUM.",
   },
   "--postgres": {

@@ -1,5 +1,4 @@
 import { createServer } from "node:http";
-import type { AddressInfo } from "node:net";
 import pino from "pino";
 import type { Express } from "express";
 import { keysAsked, openTo, urlOf } from "./access/asked.js";
@@ -102,7 +101,8 @@ const listen = async (app: Express, { port, host }: ServeOptions, { ends }: Begu
     setTimeout(() => server.closeAllConnections(), 500).unref();
     await closed;
   });
-  return (server.address() as AddressInfo).port;
+  const address = server.address();
+  return typeof address === "object" && address ? address.port : port;
 };
 
 const begin = async (options: ServeOptions, begun: Begun): Promise<string> => {
@@ -115,9 +115,10 @@ const begin = async (options: ServeOptions, begun: Begun): Promise<string> => {
     );
   // where nothing was ever kept, making the folder first would only let the person wait
   if (elsewhere === undefined && !isMade(data)) await refuseUnusable(given, async () => false, say);
-  await readyPage(say);
   // both take a while, the one here, the other in its thread
   const [database, { createApp }] = await Promise.all([comeTo(options, begun), import("./app.js")]);
+  // after the folder was looked at: who named a wrong one does not wait for it
+  await readyPage(say);
   const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2));
   const store = new FrameStore(database);
   await database.alone(async () => {

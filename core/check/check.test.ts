@@ -16,13 +16,19 @@ import { checkedAtOnce, Checking } from "./checking.js";
 import { type CheckReport, type Finding, toldOf } from "./finding.js";
 import { rules } from "./rules.js";
 
+const known = new WeakMap<Frame, CheckReport>();
+/** What a whole check of a frame finds: each frame is walked once, however often it is asked about. */
 const reported = (frame: Frame): CheckReport => {
+  const before = known.get(frame);
+  if (before) return before;
   const walks = walkedClasses(frame).map(({ view }) => {
     const walk = new Walk(frame, view);
     while (walk.advance(1000));
     return reportOf(walk);
   });
-  return check(checkedOf(frame, walks));
+  const report = check(checkedOf(frame, walks));
+  known.set(frame, report);
+  return report;
 };
 const ofRule = (frame: Frame, code: string) => reported(frame).findings.filter((finding) => finding.code === code);
 

@@ -6,6 +6,7 @@ import type { Frame, Node, PairNode, ScreenNode } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
 import type { View } from "../frame/view.js";
 import { anyView } from "./views.js";
+import { anyText } from "./text.js";
 import { plainFrame } from "../frame/write.js";
 import type { NavigationEvent } from "../navigate/event.js";
 import { choicesAt } from "../explore/route.js";
@@ -199,7 +200,7 @@ const anyId = fc.oneof(
   fc.integer({ min: 1, max: 24 }).chain((n) => fc.constantFrom(`s${n}`, `n${n}`)),
   fc.constantFrom("loose", "nothing", "constructor", "__proto__"),
 );
-const params = fc.dictionary(fc.constantFrom("x", "constructor", "y"), fc.string({ maxLength: 4, unit: "binary" }), {
+const params = fc.dictionary(fc.constantFrom("x", "constructor", "y"), anyText({ maxLength: 4 }), {
   maxKeys: 2,
 });
 
@@ -222,7 +223,7 @@ export const eventAt = (frame: Frame, view: View, state: State, event: unknown):
 
 /** A link as `anyFrame` has addresses, or none at all. */
 export const anyLink = (): fc.Arbitrary<NavigationEvent & { do: "link" }> => {
-  const text = fc.oneof(fc.constantFrom("1", "22", "a"), fc.string({ maxLength: 4, unit: "binary" }));
+  const text = fc.oneof(fc.constantFrom("1", "22", "a"), anyText({ maxLength: 4 }));
   const path = fc
     .tuple(fc.integer({ min: 1, max: 24 }), text, text, fc.constantFrom("", "?q=1", "?q=%E4&x=2", "#end", "/"))
     .chain(([n, x, y, end]) => {
@@ -241,7 +242,7 @@ export const anyLink = (): fc.Arbitrary<NavigationEvent & { do: "link" }> => {
     });
   return fc.record({
     do: fc.constant("link" as const),
-    url: fc.oneof({ weight: 6, arbitrary: path }, { weight: 1, arbitrary: fc.string({ unit: "binary" }) }),
+    url: fc.oneof({ weight: 6, arbitrary: path }, { weight: 1, arbitrary: anyText() }),
     start: fc.constantFrom("cold" as const, "running" as const),
   });
 };

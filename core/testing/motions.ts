@@ -16,7 +16,7 @@ export const anySpring = () =>
     { requiredKeys: ["mass", "stiffness", "damping"] },
   );
 
-export const anyEase = (): fc.Arbitrary<Ease> =>
+const anyEase = (): fc.Arbitrary<Ease> =>
   fc.oneof(
     fc.constant<Ease>("linear"),
     fc.tuple(unit, beyond, unit, beyond).map((bezier): Ease => ({ bezier })),

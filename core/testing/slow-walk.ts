@@ -29,7 +29,7 @@ export interface SlowWalk {
   isFull: boolean;
 }
 
-export const textOf = (frame: Frame, view: View, state: State): string =>
+const textOf = (frame: Frame, view: View, state: State): string =>
   JSON.stringify([factsText(frame, state.facts), bareOf(lensOf(frame, view), state).text]);
 
 export const slowWalk = (frame: Frame, view: View, mostStates = Infinity, ladders = true): SlowWalk => {

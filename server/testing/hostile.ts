@@ -1,6 +1,7 @@
 import { request as ask } from "node:http";
 import fc from "fast-check";
 import { anyEdit, anyFrame } from "../../core/testing/arbitrary.js";
+import { anyText } from "../../core/testing/text.js";
 
 /** A request that nobody means well by. */
 export interface Hostile {
@@ -48,7 +49,7 @@ const word = fc.oneof(
     "99999999999",
   ),
   fc.string({ maxLength: 20 }).map((text) => encodeURIComponent(text.toWellFormed())),
-  fc.string({ maxLength: 20, unit: "binary" }).map((text) => text.replaceAll(/[^\u0021-\u007e]/g, "_")),
+  anyText({ maxLength: 20 }).map((text) => text.replaceAll(/[^\u0021-\u007e]/g, "_")),
 );
 const path = fc
   .oneof(
@@ -136,7 +137,7 @@ const body = fc.oneof(
   { weight: 1, arbitrary: fc.uint8Array({ maxLength: 300 }).map((bytes) => Buffer.from(bytes)) },
   {
     weight: 2,
-    arbitrary: fc.tuple(json, fc.nat(), fc.string({ maxLength: 3, unit: "binary" })).map(([text, at, put]) => {
+    arbitrary: fc.tuple(json, fc.nat(), anyText({ maxLength: 3 })).map(([text, at, put]) => {
       const place = at % (text.length + 1);
       return text.slice(0, place) + put + text.slice(place + 1);
     }),

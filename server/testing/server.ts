@@ -1,6 +1,5 @@
 import { createHash, randomUUID } from "node:crypto";
-import { existsSync, readdirSync, readFileSync, renameSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import pg from "pg";
@@ -13,24 +12,34 @@ import { engineOf } from "../database/pglite.js";
 import { migrations } from "../migrations.js";
 import { FrameStore } from "../frames/store.js";
 
-/** The address of a PostgreSQL on which server tests run; without it they run on the embedded one. */
-const elsewhere = process.env.HANDY_FRAME_TEST_POSTGRES;
+/** The database on a PostgreSQL that has the tables and nothing in them: others are copies of it. */
+const template = "handy_frame_empty";
 
-/** The address of a new, empty database on that. */
-export const newDatabaseUrl = async (server: string): Promise<string> => {
-  const name = `t${randomUUID().replaceAll("-", "")}`;
+/** Makes a database on a PostgreSQL, empty or as a copy of the one that has the tables, and answers its address. */
+export const newDatabaseUrl = async (
+  server: string,
+  { name = `t${randomUUID().replaceAll("-", "")}`, from = "template1" } = {},
+): Promise<string> => {
   const client = new pg.Client({ connectionString: server });
   await client.connect();
-  await client.query(`create database ${name}`);
+  await client.query(`create database ${name} template ${from}`);
   await client.end();
   return server.replace("/postgres?", `/${name}?`);
 };
 
-/** Where the files of an empty database with its tables are kept for the tests after: making them takes seconds. */
+/** Makes the database that the others are copies of. */
+export const makeTemplate = async (server: string): Promise<void> => {
+  const database = await openElsewhere(await newDatabaseUrl(server, { name: template }));
+  await database.close();
+};
+
+/** Where the files of an empty database with its tables are kept for the runs after: making them takes seconds. */
 const emptyAt = (): string => {
   const hash = createHash("sha256");
   for (const name of readdirSync(migrations).sort()) hash.update(name).update(readFileSync(join(migrations, name)));
-  return join(tmpdir(), `handy-frame-empty-${hash.digest("hex").slice(0, 16)}.tar`);
+  const folder = join(import.meta.dirname, "..", "..", ".cache");
+  mkdirSync(folder, { recursive: true });
+  return join(folder, `empty-${hash.digest("hex").slice(0, 16)}.tar`);
 };
 
 /** An embedded database in memory, empty with its tables. */
@@ -50,8 +59,13 @@ const embedded = async (): Promise<Database> => {
 };
 
 /** An empty database with its tables. */
-export const testDatabase = async (): Promise<Database> =>
-  elsewhere === undefined ? embedded() : openElsewhere(await newDatabaseUrl(elsewhere));
+export const testDatabase = async (): Promise<Database> => {
+  // one project runs the tests of the server on a PostgreSQL, the other ones know nothing of it
+  if (!Reflect.has(globalThis, "onPostgres")) return embedded();
+  const server = process.env.HANDY_FRAME_TEST_POSTGRES;
+  if (server === undefined) throw new Error("There is no PostgreSQL for these tests: it was not started.");
+  return openElsewhere(await newDatabaseUrl(server, { from: template }));
+};
 
 /** An application on a database of its own. */
 export const memoryApp = async (options: Partial<AppOptions> = {}) => {
