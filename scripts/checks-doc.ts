@@ -31,6 +31,18 @@ const examplesOf = (code: string): string[] => {
   return [`* For example: ${says}${detail && `: ${detail}`}.`, ...(mended ? [`* Mended by: ${mended}.`] : [])];
 };
 
+/** A text in lines of up to 140 letters. */
+const inLines = (text: string): string =>
+  text
+    .split(" ")
+    .reduce<string[]>((lines, word) => {
+      const last = lines.at(-1);
+      return last !== undefined && last.length + word.length < 140
+        ? [...lines.slice(0, -1), `${last} ${word}`]
+        : [...lines, word];
+    }, [])
+    .join("\n");
+
 const opening = `# What is checked
 
 Made from the rules themselves by \`npm run checks-doc\`. A *fault* breaks the app for whoever uses it, a *doubt* may well be one, a *hint* could be better.
@@ -48,7 +60,7 @@ export const checksDoc = (): string => {
         "",
         `${severity}${needsWalk ? ", walk" : ""}. ${suffers}`,
         "",
-        why,
+        inLines(why),
         "",
         ...examplesOf(code),
       ].join("\n"),
