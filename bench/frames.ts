@@ -39,10 +39,8 @@ export const largeFrame = (count: number): Frame => {
 
 /** A frame with `count` nodes that nest as real ones do: hubs in stacks, stacks in hubs, ten screens to a stack. */
 export const nestedFrame = (count: number): Frame => {
-  const nodes: Record<Id, Node> = {
-    app: { kind: "stack", children: ["first"] },
-    first: { kind: "screen", title: "First" },
-  };
+  const app: Extract<Node, { children: Id[] }> = { kind: "stack", children: ["first"] };
+  const nodes: Record<Id, Node> = { app, first: { kind: "screen", title: "First" } };
   let made = 2;
   const grow = (parent: Extract<Node, { children: Id[] }>, budget: number, depth: number): void => {
     while (budget > 0 && made < count) {
@@ -61,11 +59,8 @@ export const nestedFrame = (count: number): Frame => {
         budget -= 1;
       } else {
         const id = `n${made}`;
-        const inner = {
-          kind: depth % 2 ? ("stack" as const) : ("hub" as const),
-          title: `Part ${made}`,
-          children: [] as Id[],
-        };
+        const children: Id[] = [];
+        const inner = { kind: depth % 2 ? ("stack" as const) : ("hub" as const), title: `Part ${made}`, children };
         nodes[id] = inner;
         parent.children.push(id);
         made += 1;
@@ -80,6 +75,6 @@ export const nestedFrame = (count: number): Frame => {
       }
     }
   };
-  grow(nodes.app as Extract<Node, { children: Id[] }>, count, 0);
+  grow(app, count, 0);
   return { format: "handy-frame/2", name: `Nested ${count}`, root: "app", nodes };
 };

@@ -184,7 +184,7 @@ const sixPushed = async (url: string): Promise<{ frames: number[]; longest: numb
     headers: { "content-type": "application/json" },
     body: JSON.stringify({ frame }),
   });
-  const { id } = (await made.json()) as { id: string };
+  const { id } = await made.json();
   const browser = await openBrowser();
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });

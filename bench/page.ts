@@ -23,8 +23,10 @@ const visit = async (browser: Browser, width: number, url: string): Promise<{ dr
     const watch = new MutationObserver(() => {
       if (!document.querySelector("[data-node]")) return;
       watch.disconnect();
-      const done = performance.getEntriesByType("resource") as PerformanceResourceTiming[];
-      const files = done.filter(({ responseEnd }) => responseEnd > 0).map(({ name }) => name);
+      const files = performance
+        .getEntriesByType("resource")
+        .filter((entry) => entry instanceof PerformanceResourceTiming && entry.responseEnd > 0)
+        .map(({ name }) => name);
       Object.assign(globalThis, { filesAtFirst: files });
     });
     watch.observe(document, { childList: true, subtree: true });
@@ -32,8 +34,8 @@ const visit = async (browser: Browser, width: number, url: string): Promise<{ dr
   await page.goto(url);
   await page.waitForSelector(width === folded ? "[data-node] svg" : "[data-device] [data-tab]");
   await new Promise((resolve) => setTimeout(resolve, 1500));
-  const { drawn, all } = await page.evaluate(() => ({
-    drawn: Reflect.get(globalThis, "filesAtFirst") as string[],
+  const { drawn, all }: { drawn: string[]; all: string[] } = await page.evaluate(() => ({
+    drawn: Reflect.get(globalThis, "filesAtFirst"),
     all: performance.getEntriesByType("resource").map(({ name }) => name),
   }));
   await context.close();

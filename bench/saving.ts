@@ -1,3 +1,4 @@
+import { firstOf, sure } from "../core/index.js";
 import { cpSync, mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -56,9 +57,7 @@ export const savingFigures = async (): Promise<Figure[]> => {
       return { name, server: await started(data, ["--sync", sync], variables) };
     }),
   );
-  const { frame: demo } = (await (await fetch(`${kinds[0]!.server.url}api/frames/allotment-diary`)).json()) as {
-    frame: unknown;
-  };
+  const { frame: demo } = await (await fetch(`${firstOf(kinds).server.url}api/frames/allotment-diary`)).json();
   /** What each kind measured over all rounds, by what was measured. */
   const measured = new Map<string, number[]>();
   const note = (what: string, values: readonly number[]) =>
@@ -71,10 +70,10 @@ export const savingFigures = async (): Promise<Figure[]> => {
         note(`saves by ${atOnce} at once, ${name}`, [await rate(server.url, atOnce, Math.ceil(160 / atOnce))]);
     }
   for (const [on] of frames(demo)) {
-    const base = quantile(measured.get(`a save on ${on}, synced never, p50`)!, 0.5);
+    const base = quantile(sure(measured.get(`a save on ${on}, synced never, p50`)), 0.5);
     for (const kind of kinds) {
       const name = `a save on ${on}, ${kind.name}, p50`;
-      const value = quantile(measured.get(name)!, 0.5);
+      const value = quantile(sure(measured.get(name)), 0.5);
       figures.push({
         name,
         value,
@@ -86,7 +85,7 @@ export const savingFigures = async (): Promise<Figure[]> => {
   for (const atOnce of manyAtOnce)
     for (const kind of kinds) {
       const name = `saves by ${atOnce} at once, ${kind.name}`;
-      figures.push({ name, value: quantile(measured.get(name)!, 0.5), unit: "/s" });
+      figures.push({ name, value: quantile(sure(measured.get(name)), 0.5), unit: "/s" });
     }
   for (const { server } of kinds) await server.stop();
   await postgres.stop();

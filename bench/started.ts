@@ -46,7 +46,7 @@ const headers = { "content-type": "application/json" };
 /** Puts a frame on the shelf and answers its id. */
 export const put = async (url: string, frame: unknown): Promise<string> => {
   const response = await fetch(`${url}api/frames`, { method: "POST", headers, body: JSON.stringify({ frame }) });
-  return ((await response.json()) as { id: string }).id;
+  return (await response.json()).id;
 };
 
 /** A title for a node, so many times in one request. */

@@ -1,13 +1,22 @@
 import { sure, firstOf } from "../core/index.js";
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
+import { execFileSync } from "node:child_process";
+import { readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { join, relative } from "node:path";
+import { gzipSync } from "node:zlib";
 import ts from "typescript";
 
 // Prints what can be counted of how the code is written: how often the types are overruled, which functions are long, and
-// what of the core's exports says nothing of itself. `--list` names the places too. `--in DIR` measures another checkout.
+// what of the core's exports says nothing of itself, which exports nobody uses, how heavy the first load of the page is.
+// `--list` names the places too. `--hold` ends with 1 where one of them is worse than measures.json has it, and `--keep` writes
+// that anew. `--in DIR` measures another checkout.
 
 const folders = ["core", "shape", "server", "web", "cli", "bench", "scripts"];
 const longest = 60;
+const widest = 160;
+/** Percent of all code. */
+const shares = { least: 24, most: 34 };
+/** What differs from one build to the next though nothing was changed, kB. */
+const slack: Record<string, number> = { firstLoadKB: 0.5, firstLoadWithCompanionKB: 0.5 };
 
 const given = process.argv.slice(2);
 const root = given.includes("--in") ? sure(given[given.indexOf("--in") + 1]) : ".";
@@ -79,29 +88,105 @@ const look = (file: string): void => {
   }
 };
 
-for (const file of [...folders, "e2e"].flatMap(filesIn)) {
-  const isTest = file.includes(".test.") || file.includes(join(root, "e2e")) || file.includes("testing");
+for (const file of [...folders, "e2e", "test"].flatMap(filesIn)) {
+  const isTest = /\.test\.|[/\\]testing[/\\]|^(\.[/\\])?(e2e|test)[/\\]/.test(relative(root, file));
   lines[isTest ? "tests" : "code"] += linesOf(readFileSync(file, "utf8"));
   if (!isTest) look(file);
 }
 
-const documented = exported - undocumented.length;
+/** The scripts a first visit to the plan waits for, and with the companion beside it: kB of gzip, by what the bundler says that each part imports. */
+const firstLoad = (): { plan: number; companion: number } => {
+  const built = join(root, "dist", "web");
+  const manifest: Record<string, { file: string; imports?: string[] }> = JSON.parse(
+    readFileSync(join(built, ".vite", "manifest.json"), "utf8"),
+  );
+  const weigh = (...entries: string[]): number => {
+    const all = new Set(entries);
+    for (const name of all) for (const other of sure(manifest[name], name).imports ?? []) all.add(other);
+    const files = [...all].map((name) => readFileSync(join(built, sure(manifest[name]).file)));
+    return Math.round(files.reduce((sum, file) => sum + gzipSync(file).length, 0) / 100) / 10;
+  };
+  const plan = ["index.html", "app/frame-shell.tsx"];
+  return { plan: weigh(...plan), companion: weigh(...plan, "companion/companion.tsx") };
+};
+
+/** What is exported and used by nobody else. */
+const unused = (): Place[] => {
+  const args = ["--include", "exports,types", "--reporter", "json", "--no-exit-code", "--no-progress"];
+  const said = execFileSync(process.execPath, [join(root, "node_modules/knip/bin/knip.js"), ...args], {
+    cwd: root,
+    encoding: "utf8",
+  });
+  const found: { issues: { file: string; exports: Named[]; types: Named[] }[] } = JSON.parse(said);
+  return found.issues.flatMap(({ file, exports, types }) =>
+    [...exports, ...types].map(({ name, line }) => ({ file, line, text: name })),
+  );
+};
+interface Named {
+  name: string;
+  line: number;
+}
+
+/** Lines of README and docs that are too long to be read in a terminal; what Markdown cannot break does not count. */
+const tooLong = (): Place[] =>
+  ["README.md", "CONTRIBUTING.md", ...readdirSync(join(root, "docs")).map((name) => join("docs", name))]
+    .filter((name) => name.endsWith(".md"))
+    .flatMap((file) => {
+      let isCode = false;
+      return readFileSync(join(root, file), "utf8")
+        .split("\n")
+        .flatMap((text, i) => {
+          if (text.startsWith("```")) isCode = !isCode;
+          const mayBe = isCode || text.startsWith("|");
+          return !mayBe && text.length > widest ? [{ file, line: i + 1, text: text.slice(0, 60) }] : [];
+        });
+    });
+
+const [unusedExports, longLines, load] = [unused(), tooLong(), firstLoad()];
+/** What may only get better: the fewer the better, and the lighter. */
+const held: Record<string, number> = {
+  casts: casts.length,
+  assertedNonNull: bangs.length,
+  webFunctionsOver60Lines: long.length,
+  coreExportsWithoutComment: undocumented.length,
+  exportsUsedByNobody: unusedExports.length,
+  linesOver160InDocs: longLines.length,
+  firstLoadKB: load.plan,
+  firstLoadWithCompanionKB: load.companion,
+};
+const share = (100 * lines.tests) / (lines.tests + lines.code);
 console.log(
   JSON.stringify(
     {
-      casts: casts.length,
-      assertedNonNull: bangs.length,
-      webFunctionsOver60: long.length,
+      ...held,
       coreExports: exported,
-      coreExportsDocumented: `${((100 * documented) / exported).toFixed(1)} %`,
       linesOfCode: lines.code,
       linesOfTests: lines.tests,
-      shareOfTests: `${((100 * lines.tests) / (lines.tests + lines.code)).toFixed(1)} %`,
+      shareOfTests: `${share.toFixed(1)} %`,
     },
     null,
     2,
   ),
 );
+
+/** The figures that were reached once. */
+const reachedAt = join(root, "measures.json");
+if (given.includes("--keep")) writeFileSync(reachedAt, `${JSON.stringify(held, null, 2)}\n`);
+if (given.includes("--hold")) {
+  const reached: Record<string, number> = JSON.parse(readFileSync(reachedAt, "utf8"));
+  for (const [name, now] of Object.entries(held)) {
+    const best = reached[name] ?? 0;
+    if (now > best + (slack[name] ?? 0)) {
+      console.error(`${name} was ${best} and is ${now}. Bring it back: npm run measures -- --list names the places.`);
+      process.exitCode = 1;
+    } else if (now < best - (slack[name] ?? 0))
+      console.log(`${name} is ${now}, better than ${best}: keep it by npm run measures -- --keep.`);
+  }
+  if (share < shares.least || share > shares.most) {
+    console.error(`Tests are ${share.toFixed(1)} % of all code; expected ${shares.least} to ${shares.most} %.`);
+    process.exitCode = 1;
+  }
+}
 if (isListed) {
   const print = (title: string, places: readonly (Place & { lines?: number })[]): void => {
     console.log(`\n${title}`);
@@ -115,4 +200,6 @@ if (isListed) {
     long.sort((a, b) => b.lines - a.lines),
   );
   print("Exports of core without a comment", undocumented);
+  print("Exports that nobody else uses", unusedExports);
+  print("Lines of README and docs over 160 letters", longLines);
 }

@@ -1,10 +1,11 @@
-import { sure } from "../core/index.js";
+import { lastOf, sure } from "../core/index.js";
 // Takes the pictures of docs/screenshots anew: each main view, from the demo, at 1280 by 800.
 import { mkdirSync, mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { largeFrame } from "../bench/frames.js";
 import { serve } from "../server/serve.js";
+import type { KeyInput } from "puppeteer-core";
 import { openBrowser } from "./browser.js";
 
 const root = join(import.meta.dirname, "..");
@@ -24,7 +25,7 @@ const { url, stop } = await serve({
 const browser = await openBrowser();
 
 /** What is done before a picture is taken: a press on what CSS names, also where that may be gone by then; keys, or a text. */
-type Act = string | { mayBe: string } | { keys: string } | { type: string };
+type Act = string | { mayBe: string } | { keys: readonly KeyInput[] } | { type: string };
 
 const take = async (name: `${string}.png`, path: string, theme: "light" | "dark", acts: readonly Act[] = []) => {
   const page = await browser.newPage();
@@ -35,16 +36,16 @@ const take = async (name: `${string}.png`, path: string, theme: "light" | "dark"
     else if ("mayBe" in act) await (await page.$(act.mayBe))?.click();
     else if ("type" in act) await page.keyboard.type(act.type);
     else {
-      const parts = act.keys.split("+");
-      for (const held of parts.slice(0, -1)) await page.keyboard.down(held as never);
-      await page.keyboard.press(parts.at(-1) as never);
-      for (const held of parts.slice(0, -1)) await page.keyboard.up(held as never);
+      const held = act.keys.slice(0, -1);
+      for (const key of held) await page.keyboard.down(key);
+      await page.keyboard.press(lastOf(act.keys));
+      for (const key of held) await page.keyboard.up(key);
     }
     await new Promise((resolve) => setTimeout(resolve, 300));
   }
   await page.mouse.move(5, 790);
   await new Promise((resolve) => setTimeout(resolve, 700));
-  await page.screenshot({ path: join(folder, name) as `${string}.png` });
+  await page.screenshot({ path: `${folder}/${name}` });
   await page.close();
 };
 
@@ -79,22 +80,22 @@ await take("door.png", "/f/allotment-diary/plan?at=welcome&in=app", "light", [
 const plots = '[data-node="plots"][data-parent="plotsTab"]';
 await take("list.png", "/f/allotment-diary/plan?at=plots&in=plotsTab", "light", [
   plots,
-  { keys: "l" },
+  { keys: ["l"] },
   { type: "Seeds /seeds\nSeed {seed} /seeds/:seed" },
-  { keys: "Tab" },
+  { keys: ["Tab"] },
   { type: "\nSow ^" },
-  { keys: "Tab" },
+  { keys: ["Tab"] },
   { type: "\nSwap shelf" },
-  { keys: "Shift+Tab" },
+  { keys: ["Shift", "Tab"] },
   { type: "\nHarvest /harvest" },
-  { keys: "Shift+Tab" },
+  { keys: ["Shift", "Tab"] },
   { type: "\nCrop {crop} /harvest/:crop" },
-  { keys: "Tab" },
+  { keys: ["Tab"] },
 ]);
 await take("change.png", "/f/allotment-diary/plan?at=plot&in=plotsTab", "light", [
   '[data-node="plot"]',
-  { keys: "w" },
-  { keys: "ArrowDown" },
+  { keys: ["w"] },
+  { keys: ["ArrowDown"] },
 ]);
 await take("checks.png", "/f/allotment-diary/checks", "light", [
   '[data-walk="done"]',
@@ -103,7 +104,7 @@ await take("checks.png", "/f/allotment-diary/checks", "light", [
 ]);
 await take("routes.png", "/f/allotment-diary/plan?at=details&in=meTab", "light", [
   '[data-node="offer"]',
-  { keys: "r" },
+  { keys: ["r"] },
 ]);
 await take("motion.png", "/f/allotment-diary/motion?on=swipe&move=plotsTab.plot", "light", [
   "[aria-label='Still at 97 ms']",

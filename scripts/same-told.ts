@@ -28,10 +28,15 @@ const eventsFile = join(tmpdir(), `same-${process.pid}.events.json`);
 /** What a command prints. */
 const printedBy = async (...given: string[]): Promise<string> => {
   const program = new Command();
-  addPlay(program);
-  const { write } = process.stdout;
   let text = "";
-  process.stdout.write = ((part: string) => ((text += part), true)) as never;
+  const add = (said: string): void => void (text += said);
+  addPlay(program, { input: process.stdin, print: add, complain: add, code: 0 });
+  // earlier revisions print by themselves
+  const { write } = process.stdout;
+  process.stdout.write = (part: string | Uint8Array) => {
+    text += String(part);
+    return true;
+  };
   try {
     await program.parseAsync(["node", "handy-frame", ...given]);
   } catch (error) {
@@ -116,7 +121,7 @@ for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.ent
   put("regions", core.planLayout(now));
   put(
     "faults",
-    damaged(frame).map((each) => core.faultsOf(each as never)),
+    damaged(frame).map((each) => core.faultsOf(each)),
   );
   // the rest is slow: every fourth frame stands for all
   if (i % 4 !== 0) continue;
@@ -138,13 +143,13 @@ for (const [i, { frame: text, view: size, on, url, events, edits }] of cases.ent
 }
 
 /** The frame with one thing wrong in it, in several ways. */
-function damaged(frame: object): object[] {
+function damaged(frame: Core.Frame): Core.Frame[] {
   const text = JSON.stringify(frame);
-  const copies: object[] = [];
+  const copies: Core.Frame[] = [];
   const change = (
     work: (copy: { nodes: Record<string, Record<string, unknown>> } & Record<string, unknown>) => void,
   ) => {
-    const copy = JSON.parse(text) as never;
+    const copy = JSON.parse(text);
     work(copy);
     copies.push(copy);
   };
@@ -170,14 +175,12 @@ function damaged(frame: object): object[] {
         Object.assign(node, { faces: { wide: "bar" }, facesOn: { far: { wide: "bar" } }, start: "no" });
       if (node.kind === "pair") Object.assign(node, { splitFrom: "wide" });
       if (node.kind === "screen") Object.assign(node, { path: "no pattern", also: ["/x", "/x/:"], linkIn: "app" });
-      if (node.kind === "stack")
-        Object.assign(node, { base: "no", children: [...(node.children as string[]), "gone"] });
+      if (node.kind === "stack") Object.assign(node, { base: "no", children: [...[node.children].flat(), "gone"] });
     }
   });
   change((copy) => {
     const stacks = Object.entries(copy.nodes).filter(([, node]) => node.kind !== "screen" && node.kind !== "pair");
-    for (const [id, node] of stacks)
-      node.children = [...(node.children as string[]), ...stacks.map(([other]) => other), id];
+    for (const [id, node] of stacks) node.children = [...[node.children].flat(), ...stacks.map(([other]) => other), id];
   });
   change((copy) => {
     for (const node of Object.values(copy.nodes)) if (node.kind === "screen") node.path = "/same";

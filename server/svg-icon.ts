@@ -1,6 +1,6 @@
 import { type CustomPlugin, optimize, type XastElement } from "svgo";
 import { messageOf } from "./errors.js";
-import type { OwnIcon } from "../core/index.js";
+import { firstOf, keysOf, lastOf, type OwnIcon, sure } from "../core/index.js";
 import { isOwnIcon, mostPath, mostPaths } from "../core/frame/own-icon.js";
 
 /** How long a drawing may be, letters. */
@@ -40,7 +40,7 @@ const roundRects: CustomPlugin = {
       enter: (node) => {
         const { rx, ry, x = "0", y = "0", width, height, ...rest } = node.attributes;
         if (node.name !== "rect" || (rx ?? ry) === undefined) return;
-        const [left, top, w, h] = [x, y, width, height].map(Number) as [number, number, number, number];
+        const [left, top, w, h] = [Number(x), Number(y), Number(width), Number(height)];
         const a = Math.min(Number(rx ?? ry), w / 2);
         const b = Math.min(Number(ry ?? rx), h / 2);
         if (![left, top, w, h, a, b].every(Number.isFinite)) return;
@@ -82,7 +82,7 @@ const squareOf = ({ viewBox, width, height }: XastElement["attributes"]): [x: nu
     "0",
     ...[width, height].map((each) => (each ?? "").replace(/px$/, "")),
   ];
-  const [x, y, w, h] = given.map((each) => (each === "" ? NaN : Number(each))) as [number, number, number, number];
+  const [x = NaN, y = NaN, w = NaN, h = NaN] = given.map((each) => (each === "" ? NaN : Number(each)));
   if (given.length !== 4 || ![x, y, w, h].every(Number.isFinite) || w <= 0 || h <= 0)
     return refuse("It does not say how large it is: give it a viewBox, such as 0 0 24 24.");
   if (Math.abs(w - h) > 1e-3) return refuse(`It is ${w} by ${h}: an icon is square. Give it a square viewBox.`);
@@ -98,14 +98,13 @@ const toOrigin: CustomPlugin = {
     const [x, y, side] = squareOf(svg.attributes);
     if (x === 0 && y === 0) return null;
     svg.attributes.viewBox = `0 0 ${side} ${side}`;
-    svg.children = [
-      {
-        type: "element",
-        name: "g",
-        attributes: { transform: `translate(${-x} ${-y})` },
-        children: svg.children,
-      } as XastElement,
-    ];
+    const moved: XastElement = {
+      type: "element",
+      name: "g",
+      attributes: { transform: `translate(${-x} ${-y})` },
+      children: svg.children,
+    };
+    svg.children = [moved];
     return null;
   },
 };
@@ -131,11 +130,9 @@ const shapesIn = (svg: string): { shapes: Shape[]; side: number } => {
             if (attributes[key] !== undefined && Number(attributes[key]) !== 1)
               refuse("A shape of it is half seen through: an icon has one colour, as strong everywhere.");
           for (const key of ["mask", "clip-path", "filter"])
-            if (attributes[key] !== undefined) refuse(others[key === "clip-path" ? "clipPath" : key]!);
-          const own = Object.fromEntries(
-            Object.keys(unpainted).flatMap((key) => (attributes[key] === undefined ? [] : [[key, attributes[key]]])),
-          );
-          const paint = { ...around.at(-1)!, ...own } as Paint;
+            if (attributes[key] !== undefined) refuse(sure(others[key === "clip-path" ? "clipPath" : key]));
+          const paint = { ...lastOf(around) };
+          for (const key of keysOf(unpainted)) paint[key] = attributes[key] ?? paint[key];
           around.push(paint);
           if (name === "path" && attributes.d && (paint.fill !== "none" || paint.stroke !== "none"))
             shapes.push({ ...paint, d: attributes.d });
@@ -162,7 +159,8 @@ const iconOf = (shapes: readonly Shape[], side: number): OwnIcon => {
   const colours = different([...filled.map(({ fill }) => fill), ...lines.map(({ stroke }) => stroke)]);
   if (colours.length > 1)
     refuse(`It has ${colours.length} colours, ${colours.slice(0, 4).join(", ")}: an icon has one.`);
-  if (colours[0]!.startsWith("url(")) refuse("It is painted with a gradient or a pattern: an icon has one colour.");
+  if (firstOf(colours).startsWith("url("))
+    refuse("It is painted with a gradient or a pattern: an icon has one colour.");
   const icon: OwnIcon = { box: side, paths: shapes.map(({ d }) => d) };
   const rules = different(filled.map((shape) => shape["fill-rule"]));
   if (rules.length > 1)

@@ -1,3 +1,4 @@
+import { isRaw, type Raw } from "../core/frame/raw.js";
 import type { Fault } from "../core/frame/fault.js";
 import { faultsOf } from "../core/faults/faults.js";
 import { pointer, segmentsOf } from "../core/frame/pointer.js";
@@ -30,8 +31,8 @@ const prune = (value: unknown, fault: Fault, whole: boolean): void => {
 };
 
 /** A copy of what some parts of a frame's value are; the rest is the same. */
-const copyOfParts = ({ nodes, ...own }: Record<string, unknown>, parts: ReadonlySet<FormPart>): object => {
-  const table: Record<string, unknown> = { ...(nodes as object) };
+const copyOfParts = ({ nodes, ...own }: Raw, parts: ReadonlySet<FormPart>): object => {
+  const table: Record<string, unknown> = isRaw(nodes) ? { ...nodes } : {};
   for (const id of parts) if (id !== null && Object.hasOwn(table, id)) table[id] = structuredClone(table[id]);
   return { ...structuredClone(own), nodes: table };
 };
@@ -41,7 +42,7 @@ function* soundPart(value: unknown, faults: readonly Fault[]): Steps<Frame | nul
   if (faults.some((fault) => fault.pointer === "" || fault.pointer === "/nodes" || fault.pointer === "/root"))
     return null;
   const parts = new Set(faults.map(({ pointer: at }) => partAt(at)));
-  const copy = copyOfParts(value as Record<string, unknown>, parts);
+  const copy = copyOfParts(isRaw(value) ? value : {}, parts);
   // from the end, so that the places in lists stay true
   for (const fault of [...faults].reverse()) prune(copy, fault, false);
   for (let round = 0; round < 6; round += 1) {

@@ -76,7 +76,7 @@ export const byKind = (kinds: Record<string, Record<string, Joi.Schema>>, common
   });
 
 /** What an action does: one form for each kind. */
-export const action = byKind({
+const action = byKind({
   open: {
     to: id.required(),
     params: template,

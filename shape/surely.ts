@@ -43,7 +43,7 @@ const knownPreferences = new Set(["messages", "convert"]);
 const isKnown = ({ flags = {}, preferences = {}, ...rest }: Described): boolean =>
   Object.keys(rest).every((part) => knownParts.has(part)) &&
   Object.keys(flags).every((flag) => knownFlags.has(flag)) &&
-  [undefined, "required", "optional"].includes(flags.presence as string | undefined) &&
+  [undefined, "required", "optional"].some((presence) => presence === flags.presence) &&
   Object.keys(preferences).every((key) => knownPreferences.has(key));
 
 /** A regular expression as it is written. */
@@ -57,7 +57,9 @@ const sizeOf = (value: unknown): number =>
     ? value
     : typeof value === "string" || Array.isArray(value)
       ? value.length
-      : Object.keys(value as object).length;
+      : isTable(value)
+        ? Object.keys(value).length
+        : NaN;
 
 /** What a rule asks, by its name; `limit` is the number it names. */
 const rules: { [name: string]: (limit: number, args: Record<string, unknown>) => Surely } = {
@@ -68,7 +70,7 @@ const rules: { [name: string]: (limit: number, args: Record<string, unknown>) =>
   pattern: (_limit, { regex, options }) => {
     const pattern = patternOf(regex);
     const isPlain = Object.keys(options ?? {}).every((key) => key === "name");
-    return pattern && isPlain ? (value) => pattern.test(value as string) : never;
+    return pattern && isPlain ? (value) => typeof value === "string" && pattern.test(value) : never;
   },
 };
 
@@ -76,8 +78,9 @@ const rulesOf = ({ rules: asked = [] }: Described): Surely =>
   all(
     ...asked.map(({ name, args = {} }) => {
       const { limit } = args;
-      if (!Object.hasOwn(rules, name) || (limit !== undefined && typeof limit !== "number")) return never;
-      return rules[name]!(Number(limit), args);
+      const rule = Object.hasOwn(rules, name) ? rules[name] : undefined;
+      if (!rule || (limit !== undefined && typeof limit !== "number")) return never;
+      return rule(Number(limit), args);
     }),
   );
 
@@ -93,21 +96,22 @@ const isTable = (value: unknown): value is Record<string, unknown> =>
 
 const objectOf = (described: Described): Surely => {
   const { keys, patterns = [], flags } = described;
-  if (patterns.length > 1 || patterns.some(({ schema }) => !schema)) return never;
+  const [pattern, ...more] = patterns;
+  if (more.length || (pattern && !pattern.schema)) return never;
   if (!keys && patterns.length === 0) return all(isTable, rulesOf(described));
   const inner = new Map(Object.entries(keys ?? {}).map(([key, form]) => [key, read(form)]));
   const required = Object.entries(keys ?? {}).flatMap(([key, form]) =>
     form.flags?.presence === "required" ? [key] : [],
   );
-  const [named] = patterns.map(({ schema, rule }) => ({ key: read(schema!), rule: read(rule) }));
+  const named = pattern?.schema && { key: read(pattern.schema), rule: read(pattern.rule) };
   const others: (key: string, value: unknown) => boolean = named
     ? (key, value) => named.key(key) && named.rule(value)
     : () => flags?.unknown === true;
   return all(
-    isTable,
     (value) =>
-      required.every((key) => Object.hasOwn(value as object, key)) &&
-      Object.entries(value as object).every(([key, one]) => {
+      isTable(value) &&
+      required.every((key) => Object.hasOwn(value, key)) &&
+      Object.entries(value).every(([key, one]) => {
         const test = inner.get(key);
         return test ? test(one) : others(key, one);
       }),
@@ -116,34 +120,38 @@ const objectOf = (described: Described): Surely => {
 };
 
 const arrayOf = (described: Described): Surely => {
-  const { items = [] } = described;
-  if (items.length > 1) return never;
-  const item = items[0] && read(items[0]);
+  const { items: [only, ...more] = [] } = described;
+  if (more.length) return never;
+  const item: Surely = only ? read(only) : () => true;
   const isEach = (value: unknown): boolean => {
+    if (!Array.isArray(value)) return false;
     // also of what is not there in a list with holes
-    for (const one of value as unknown[]) if (!item!(one)) return false;
+    for (const one of value) if (!item(one)) return false;
     return true;
   };
-  return all(Array.isArray, rulesOf(described), item ? isEach : () => true);
+  return all(isEach, rulesOf(described));
 };
 
 /** One form or another: any of several, one by a key of the value, or one for lists and one for all else. */
 const alternativesOf = ({ matches = [] }: Described): Surely => {
-  if (matches.every(({ schema }) => schema)) {
-    const tests = matches.map(({ schema }) => read(schema!));
+  const schemas = matches.flatMap(({ schema }) => schema ?? []);
+  if (schemas.length === matches.length) {
+    const tests = schemas.map(read);
     return (value) => tests.some((test) => test(value));
   }
   const [match, ...more] = matches;
   if (!match || more.length) return never;
   const { ref, is, then, otherwise } = match;
   if (match.switch && ref?.path?.length === 1 && ref.ancestor === 0) {
-    const cases = new Map(
+    const cases = new Map<unknown, Surely>(
       match.switch.flatMap(({ is: { allow = [] }, then: form }) =>
-        allow.filter((each) => typeof each === "string").map((each) => [each, form ? read(form) : never]),
+        allow
+          .filter((each) => typeof each === "string")
+          .map((each): [unknown, Surely] => [each, form ? read(form) : never]),
       ),
     );
-    const key = ref.path[0]!;
-    return (value) => isTable(value) && (cases.get(value[key] as string)?.(value) ?? false);
+    const [key = ""] = ref.path;
+    return (value) => isTable(value) && (cases.get(value[key])?.(value) ?? false);
   }
   if (!ref && is && then && otherwise && Object.keys(is).join() === "type" && is.type === "array") {
     const [list, other] = [read(then), read(otherwise)];
@@ -154,8 +162,7 @@ const alternativesOf = ({ matches = [] }: Described): Surely => {
 
 const types: { [type: string]: (described: Described) => Surely } = {
   string: (described) => all((value) => typeof value === "string" && value !== "", rulesOf(described)),
-  number: (described) =>
-    all(Number.isFinite as Surely, (value) => Math.abs(value as number) < 1e15, rulesOf(described)),
+  number: (described) => all((value) => typeof value === "number" && Math.abs(value) < 1e15, rulesOf(described)),
   boolean: () => (value) => typeof value === "boolean",
   object: objectOf,
   array: arrayOf,

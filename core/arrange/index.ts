@@ -10,12 +10,4 @@ export {
   targetTrouble,
 } from "./covered.js";
 export { questionIn } from "./question.js";
-export {
-  arrange,
-  type Arranged,
-  arranged,
-  arrangeSurface,
-  type DrawnScreen,
-  plainRegion,
-  type Region,
-} from "./arrange.js";
+export { arrange, arrangeSurface, type DrawnScreen, plainRegion, type Region } from "./arrange.js";

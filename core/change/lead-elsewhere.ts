@@ -19,8 +19,8 @@ interface Led {
 const ledDo = (from: Node, act: Do, led: Led): Do => {
   if (act.kind === "set" && act.then) return { ...act, then: ledDo(from, act.then, led) };
   if (act.kind !== "open" || !led.gone.has(act.to)) return act;
-  const { params } = actionTo(from, [], led.to, led.target).do as Extract<Do, { kind: "open" }>;
-  return compact<Do>({ ...act, to: led.to, params }) ?? act;
+  const there = actionTo(from, [], led.to, led.target).do;
+  return compact<Do>({ ...act, to: led.to, params: there.kind === "open" ? there.params : undefined }) ?? act;
 };
 
 const ledActions = (from: Node, actions: readonly Action[] | undefined, led: Led): Action[] | undefined =>

@@ -8,6 +8,7 @@ import type { Shown, WalkReport } from "../walk/report.js";
 
 /** How bad it is: something is broken for whoever uses the app, may well be, or could be better. */
 export const severities = ["fault", "doubt", "hint"] as const;
+/** How bad a finding is, by one of those names. */
 export type Severity = (typeof severities)[number];
 
 /** What findings are about, in the order they are told. */
@@ -21,6 +22,7 @@ export const groups = {
   looks: "Looks",
   motion: "Motion",
 } as const;
+/** What a finding is about, by one of those names. */
 export type Group = keyof typeof groups;
 
 /** One target and one band. */

@@ -48,7 +48,9 @@ export const putTogether = (parts: readonly ChangePart[]): RestoreEdit => {
     else if (part.does === "go") nodes[part.node] = { gone: true };
     else if (part.node === null) putKey(fields, part);
     else {
-      const change = (nodes[part.node] ??= {}) as KeyChange & { children?: Id[] };
+      const known = nodes[part.node];
+      const change = known && !("gone" in known) && !("node" in known) ? known : {};
+      nodes[part.node] = change;
       putKey(change, part);
       if (part.does === "set" && part.before) change.children = part.before;
     }

@@ -57,11 +57,11 @@ const changesFields = (patches: readonly PatchOperation[]): boolean =>
 
 /** The nodes that stand in a container otherwise than before: all, where it is another container now. */
 const restood = (before: Node | undefined, after: Node | undefined): Id[] => {
-  const [from, to] = [before, after].map((node) => (node ? childrenOf(node) : []));
-  if (before?.kind !== after?.kind) return [...from!, ...to!];
+  const [from, to] = [before ? childrenOf(before) : [], after ? childrenOf(after) : []];
+  if (before?.kind !== after?.kind) return [...from, ...to];
   if (from === to) return [];
   const [old, now] = [new Set(from), new Set(to)];
-  return [...from!.filter((id) => !now.has(id)), ...to!.filter((id) => !old.has(id))];
+  return [...from.filter((id) => !now.has(id)), ...to.filter((id) => !old.has(id))];
 };
 
 /**

@@ -32,7 +32,8 @@ export interface Forms {
 
 /** Values as a node: of whoever makes one key by key, and has it looked at then. */
 export const asNode = (values: object): Node => values as Node;
-const asFrame = (values: object): Frame => values as Frame;
+/** Values as a frame, likewise. */
+export const asFrame = (values: unknown): Frame => values as Frame;
 
 const fieldsOf = (frame: Frame): Values => {
   const { nodes: _, ...fields } = frame;

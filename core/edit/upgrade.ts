@@ -1,3 +1,4 @@
+import { asRecord } from "../frame/keys.js";
 import { nodeIn } from "../frame/nodes.js";
 import type { Id } from "../frame/parts.js";
 import { isRaw, type Raw } from "../frame/raw.js";
@@ -6,11 +7,11 @@ import { upgraded, upgradedKeys, upgradedNodes } from "../frame/upgrade.js";
 import { equal } from "../frame/equal.js";
 import { applyEdit } from "./apply.js";
 import { editBetween } from "./difference-edit.js";
-import { asNode } from "./draft.js";
+import { asFrame, asNode } from "./draft.js";
 import type { Edit, KeyChange, NodeChange } from "./edit.js";
 
 /** A frame in the present format, of one whose form is right but older. */
-export const upgradedFrame = (frame: Raw): Frame => upgraded(frame) as Frame;
+export const upgradedFrame = (frame: Raw): Frame => asFrame(upgraded(frame));
 
 /** An edit that was stored with the frame before it: that frame after it, and the edit in the present format. */
 export interface Upgraded {
@@ -29,7 +30,7 @@ export interface Upgraded {
 export const upgradeStored = (before: Frame, edit: Edit, now: Frame): Upgraded & { now: Frame } => {
   const was = applyEdit(before, edit);
   if (!was.ok) throw new Error(`a stored edit cannot be made on its own frame: ${JSON.stringify(was.faults)}`);
-  const wanted = upgradedFrame(was.frame as unknown as Raw);
+  const wanted = upgradedFrame(asRecord(was.frame));
   const same = applyEdit(now, edit);
   const made = same.ok && equal(same.frame, wanted) ? { edit, result: same } : null;
   if (made) return { after: was.frame, edit, inverse: made.result.inverse, now: made.result.frame };
@@ -39,12 +40,10 @@ export const upgradeStored = (before: Frame, edit: Edit, now: Frame): Upgraded &
   return { after: was.frame, edit: next, inverse: result.inverse, now: result.frame };
 };
 
-const asRaw = (value: object): Raw => value as Raw;
-
 /** Keys of a node in the present form, on what it says now. */
 const upgradedChange = (frame: Frame, format: string, node: Node, change: KeyChange): KeyChange => {
   const given = { ...change.set, ...Object.fromEntries((change.drop ?? []).map((key) => [key, undefined])) };
-  const keys = upgradedKeys(format, asRaw(frame), asRaw(node), given);
+  const keys = upgradedKeys(format, asRecord(frame), asRecord(node), given);
   if (keys === given) return change;
   const all = Object.entries(keys);
   return {
@@ -57,7 +56,7 @@ const upgradedChange = (frame: Frame, format: string, node: Node, change: KeyCha
 const upgradedNode = (frame: Frame, format: string, id: Id, change: NodeChange): NodeChange => {
   if ("gone" in change) return change;
   if ("node" in change) {
-    const node = upgradedNodes({ [id]: change.node }, format, asRaw(frame))[id];
+    const node = upgradedNodes({ [id]: change.node }, format, asRecord(frame))[id];
     return isRaw(node) ? { ...change, node: asNode(node) } : change;
   }
   const node = nodeIn(frame, id);
@@ -71,9 +70,9 @@ const upgradedNode = (frame: Frame, format: string, id: Id, change: NodeChange):
 export const upgradeWaiting = (frame: Frame, edit: Edit, format: string): Edit => {
   switch (edit.kind) {
     case "add":
-      return { ...edit, nodes: upgradedNodes(edit.nodes, format, asRaw(frame)) as Record<Id, Node> };
+      return { ...edit, nodes: upgradedNodes(edit.nodes, format, asRecord(frame)) as Record<Id, Node> };
     case "replace":
-      return { ...edit, frame: upgradedFrame(asRaw(edit.frame)) };
+      return { ...edit, frame: upgradedFrame(asRecord(edit.frame)) };
     case "batch":
       return { ...edit, edits: edit.edits.map((each) => upgradeWaiting(frame, each, format)) };
     case "set": {
@@ -86,8 +85,9 @@ export const upgradeWaiting = (frame: Frame, edit: Edit, format: string): Edit =
     }
     case "restore": {
       if (!edit.nodes) return edit;
-      const nodes = Object.entries(edit.nodes).map(([id, change]) => [id, upgradedNode(frame, format, id, change)]);
-      return { ...edit, nodes: Object.fromEntries(nodes) as Record<Id, NodeChange> };
+      const nodes: Record<Id, NodeChange> = {};
+      for (const [id, change] of Object.entries(edit.nodes)) nodes[id] = upgradedNode(frame, format, id, change);
+      return { ...edit, nodes };
     }
     default:
       return edit;

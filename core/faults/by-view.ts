@@ -39,7 +39,7 @@ export const frameVaryFaults: FrameRule = (frame, report) => {
   listFaults(frame, report, [], frame.vary);
   frame.vary?.forEach(({ set }, i) => {
     const at = ["vary", i, "set"];
-    motionsFaults(frame, report, [...at, "motion"], set.motion as object | undefined);
+    motionsFaults(frame, report, [...at, "motion"], set.motion);
     const { calm, lost } = set;
     if (typeof calm === "string") named(report, [...at, "calm"], calm, motionIds(frame), "motion");
     if (typeof lost === "string") lostFault(frame, report, [...at, "lost"], lost);

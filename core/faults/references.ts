@@ -1,3 +1,4 @@
+import { isRaw } from "../frame/raw.js";
 import { motionIds } from "../frame/built-in-motions.js";
 import { nodeIn } from "../frame/nodes.js";
 import { referencesOf } from "../frame/references.js";
@@ -7,15 +8,13 @@ import { dangling, named, type At, type Report, type NodeRule } from "./report.j
 /** The motions that a node names are there. */
 export const motionFaults: NodeRule = (frame, report, id, { motion, vary = [] }) => {
   motionsFaults(frame, report, ["nodes", id, "motion"], motion);
-  vary.forEach(({ set }, i) =>
-    motionsFaults(frame, report, ["nodes", id, "vary", i, "set", "motion"], set.motion as object | undefined),
-  );
+  vary.forEach(({ set }, i) => motionsFaults(frame, report, ["nodes", id, "vary", i, "set", "motion"], set.motion));
 };
 
 /** The motions in a table by kind of move are there. */
-export const motionsFaults = (frame: Frame, report: Report, at: At, motions: object = {}): void => {
+export const motionsFaults = (frame: Frame, report: Report, at: At, motions: unknown): void => {
   const known = motionIds(frame);
-  for (const [kind, name] of Object.entries(motions))
+  for (const [kind, name] of Object.entries(isRaw(motions) ? motions : {}))
     if (name !== null) named(report, [...at, kind], String(name), known, "motion");
 };
 

@@ -1,6 +1,6 @@
 import { bandsOf } from "./defaults.js";
 import type { Id, MotionKind, Theme, Variation } from "./parts.js";
-import { isRaw, type Raw } from "./raw.js";
+import { isRaw } from "./raw.js";
 import type { FixedFrame, Frame } from "./types.js";
 import { isIn, type ViewClass } from "./views.js";
 
@@ -26,7 +26,7 @@ const over = (said: unknown, set: unknown): unknown => {
 };
 
 /** A frame with all that it says: the engine is given no other, though its type shows it less. */
-const inFull = (frame: FixedFrame): Frame => frame as Frame;
+export const inFull = (frame: FixedFrame): Frame => frame as Frame;
 
 /** What a frame says of the app as a whole in a class of views: **the only reader of what of that may differ by view**. */
 export const appLookOf = (frame: FixedFrame, at: ViewClass): AppLook => {
@@ -34,6 +34,6 @@ export const appLookOf = (frame: FixedFrame, at: ViewClass): AppLook => {
   const own: AppLook = { theme, motion, calm, lost: address?.lost ?? null };
   const bands = bandsOf(frame);
   const holds = (entry: Variation): boolean => isIn(bands, entry, at);
-  const said = vary.filter(holds).reduce<unknown>((look, { set }) => over(look, set), own) as Raw;
-  return { ...own, ...said };
+  const said = vary.filter(holds).reduce<unknown>((look, { set }) => over(look, set), own);
+  return { ...own, ...(isRaw(said) && said) };
 };

@@ -1,7 +1,7 @@
 import { bandsOf, targetsOf } from "./defaults.js";
 import { equal } from "./equal.js";
 import { choice, colour, type Form, motionId, partsOf, screenId, whole } from "./forms.js";
-import { fromKeys, keysOf } from "./keys.js";
+import { asRecord, fromKeys, keysOf } from "./keys.js";
 import { colourNames, type Id, sizeNames, type Variation, type Views } from "./parts.js";
 import { markChoices, motionChoices, type NodeKind, propertyOf, type VaryingKey, varyingKeys } from "./properties.js";
 import { isRaw, type Raw } from "./raw.js";
@@ -87,7 +87,7 @@ const write = (values: Raw, path: readonly string[], value: unknown): Raw => {
 };
 
 const put = <T extends object>(values: T, slot: Slot, value: unknown): T =>
-  write(values as Raw, slot.split("."), value) as T;
+  write(asRecord(values), slot.split("."), value) as T;
 
 const listOf = (node: Holder): readonly Variation[] => node.vary ?? [];
 
@@ -98,7 +98,7 @@ export const entryFor = (frame: FixedFrame, node: Holder, slot: Slot, at: ViewCl
 /** What a node says of a slot in a class of views, by itself or in `vary`; undefined where it says nothing. */
 export const saidOf = (frame: FixedFrame, node: Holder, slot: Slot, at: ViewClass): unknown => {
   const entry = entryFor(frame, node, slot, at);
-  const said = entry ? read(entry.set, slot) : read(node as unknown as Raw, ownSlot(slot));
+  const said = entry ? read(entry.set, slot) : read(asRecord(node), ownSlot(slot));
   return said ?? undefined;
 };
 
@@ -118,7 +118,7 @@ export const byViewOf = (node: Holder, slot: Slot): ByView | null => {
     const value = read(set, slot);
     return value === undefined ? [] : [{ ...views, value }];
   });
-  return entries.length ? { own: read(node as unknown as Raw, ownSlot(slot)), entries } : null;
+  return entries.length ? { own: read(asRecord(node), ownSlot(slot)), entries } : null;
 };
 
 type Row = unknown[];
@@ -332,8 +332,8 @@ export const variedAmong = (node: Holder, keys: readonly string[]): Variation[] 
 
 /** A node that says nothing of a property, by itself or by view; the same where it does not. */
 export const withoutProperty = (node: Node, key: VaryingKey): Node => {
-  if (node[key as keyof Node] === undefined && !isVaried(node, key)) return node;
+  if (asRecord(node)[key] === undefined && !isVaried(node, key)) return node;
   const vary = without(listOf(node), key);
   const { vary: _, ...rest } = put(node, key, undefined);
-  return { ...rest, ...(vary.length > 0 && { vary }) } as Node;
+  return { ...rest, ...(vary.length > 0 && { vary }) };
 };

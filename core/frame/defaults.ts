@@ -45,7 +45,7 @@ export const hasEdgeSwipe = (target: Target): boolean => target.edgeSwipe ?? fal
 
 const sortedBands = new WeakMap<readonly Band[], Band[]>();
 /** The bands, narrowest first. */
-export const bandsOf = (frame: FixedFrame): readonly Band[] => {
+export const bandsOf = (frame: Pick<FixedFrame, "bands">): readonly Band[] => {
   const bands = frame.bands ?? defaultBands;
   let sorted = sortedBands.get(bands);
   if (!sorted) {

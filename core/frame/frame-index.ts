@@ -54,11 +54,12 @@ const build = (frame: FixedFrame): FrameIndex => {
     const way = [...above, id];
     ways.set(id, way);
     for (const child of childrenOf(node)) {
-      const inner = Object.hasOwn(nodes, child) ? nodes[child]! : undefined;
+      const inner = Object.hasOwn(nodes, child) ? nodes[child] : undefined;
       if (inner && inner.kind !== "screen") walk(child, inner, way);
     }
   };
-  if (Object.hasOwn(nodes, root) && nodes[root]!.kind !== "screen") walk(root, nodes[root]!, []);
+  const first = Object.hasOwn(nodes, root) ? nodes[root] : undefined;
+  if (first && first.kind !== "screen") walk(root, first, []);
   const places = ways.size === containers && shared.length === 0 ? parents : placesAlong(frame, ways);
   return { ids, parents, places, ways, loose };
 };

@@ -1,28 +1,55 @@
+import { isRaw, isText } from "./raw.js";
 import type { Action, Id, Tab } from "./parts.js";
 import type { Frame, Node } from "./types.js";
 
-type Named = { icon?: string };
+interface Named {
+  icon?: string;
+}
+/** Where a node names icons of itself. */
+interface Naming {
+  tab?: Tab;
+  heading?: Named;
+  actions?: Action[];
+  extras?: Action[];
+}
 
-/** A node with other names for the icons it names: a table of what becomes of each place that names one. */
+/** A node with other names for the icons it names, in every view and in some. */
 export const mapIcons = (node: Node, map: (name: string) => string): Node => {
   const named = <T extends Named>(value: T): T =>
     value.icon === undefined ? value : { ...value, icon: map(value.icon) };
-  const all = (actions: Action[]): Action[] => actions.map(named);
-  const tab = (value: Tab): Tab => ({
-    ...named(value),
-    ...(value.activeIcon !== undefined && { activeIcon: map(value.activeIcon) }),
+  const tabOf = (tab: Tab): Tab => ({
+    ...named(tab),
+    ...(tab.activeIcon !== undefined && { activeIcon: map(tab.activeIcon) }),
   });
-  const places: Record<string, (value: never) => unknown> = { tab, heading: named, actions: all, extras: all };
-  const inEach = (value: object): object =>
-    Object.fromEntries(
-      Object.entries(value).map(([key, own]) => {
-        const place = Object.hasOwn(places, key) && own !== null ? places[key] : undefined;
-        return [key, place ? place(own as never) : own];
-      }),
-    );
-  const next = inEach(node) as Node;
+  const inEach = <T extends Naming>(value: T): T => ({
+    ...value,
+    ...(value.tab && { tab: tabOf(value.tab) }),
+    ...(value.heading && { heading: named(value.heading) }),
+    ...(value.actions && { actions: value.actions.map(named) }),
+    ...(value.extras && { extras: value.extras.map(named) }),
+  });
+  const iconKeys = ["icon", "activeIcon"];
+  /** The same of what is said in some views, of which nothing else is known. */
+  const part = (said: unknown): unknown =>
+    isRaw(said)
+      ? Object.fromEntries(
+          Object.entries(said).map(([key, own]) => [key, isText(own) && iconKeys.includes(key) ? map(own) : own]),
+        )
+      : said;
+  const next = inEach(node);
   if (!next.vary) return next;
-  return { ...next, vary: next.vary.map((each) => ({ ...each, set: inEach(each.set) })) } as Node;
+  const vary = next.vary.map((each) => {
+    const { tab, heading } = each.set;
+    return {
+      ...each,
+      set: {
+        ...each.set,
+        ...(tab !== undefined && { tab: part(tab) }),
+        ...(heading !== undefined && { heading: part(heading) }),
+      },
+    };
+  });
+  return { ...next, vary };
 };
 
 /** The icons that a node names, in its tab, its heading and its actions, in every view and in some. */

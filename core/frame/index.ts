@@ -1,5 +1,5 @@
 export { builtInCalm, builtInMotion, builtInMotions, motionAt, motionIds, plainScrim } from "./built-in-motions.js";
-export { appSlots, type Cell, isSlot, isVaried, type Slot, type SlotForm, slotsOf, variedAmong } from "./cells.js";
+export { appSlots, type Cell, isSlot, isVaried, type Slot, type SlotForm, slotsOf } from "./cells.js";
 export {
   bandsOf,
   childrenOf,
@@ -18,7 +18,7 @@ export { indexOf, isAttached, isInStack, parentsOf, placesOf, subtreeOf } from "
 export { iconUses } from "./icon-names.js";
 export { heldBy } from "./held.js";
 export { iconAsSvg, iconNameFrom, type OwnIcon, ownIconAt } from "./own-icon.js";
-export { compact, keysOf } from "./keys.js";
+export { asRecord, compact, fromKeys, keysOf } from "./keys.js";
 export { heldIn, type Lens, lensOf, type Look, lookOf } from "./look.js";
 export { fill, nameOf, plainName } from "./names.js";
 export {
@@ -35,7 +35,7 @@ export {
   valuesOf,
   valueWord,
 } from "./needs.js";
-export { hubAt, nodeAt, nodeIn, pairAt, screenAt } from "./nodes.js";
+export { hubAt, isOfKind, nodeAt, nodeIn, pairAt, screenAt } from "./nodes.js";
 export { actionsThere, conditionsOf } from "./only.js";
 export {
   type Action,
@@ -100,5 +100,5 @@ export type { FixedFrame, Frame, FrameField, HubNode, Node, ScreenNode, StackNod
 export { isOlder, presentFormat, upgraded } from "./upgrade.js";
 export { draftFieldsOf, plainLeave } from "./drafts.js";
 export { bandAt, type Cut, type Hinge, type Insets, noInsets, targetIn, type View, viewOf } from "./view.js";
-export { classIn, classOf, type ViewClass } from "./views.js";
+export { classIn, classOf } from "./views.js";
 export { plainFrame, writeFrame } from "./write.js";

@@ -1,4 +1,4 @@
-import { type AppLook, appLookOf } from "./app-look.js";
+import { type AppLook, appLookOf, inFull } from "./app-look.js";
 import { bandsOf } from "./defaults.js";
 import { indexOf } from "./frame-index.js";
 import { partsOf } from "./forms.js";
@@ -15,7 +15,8 @@ import {
   type Within,
   type WithinKey,
 } from "./properties.js";
-import type { FixedFrame, Frame, Node } from "./types.js";
+import { isRaw, type Raw } from "./raw.js";
+import type { FixedFrame, Node } from "./types.js";
 import type { View } from "./view.js";
 import { classOf, isIn, type ViewClass } from "./views.js";
 
@@ -26,8 +27,8 @@ export type Look = Readonly<{ [P in Exclude<VaryingKey, "split">]: Seen<P> }> & 
 };
 
 /** A property with parts is set part by part; null takes what was said of one away. */
-const withParts = (said: unknown, set: object): object => {
-  const next: Record<string, unknown> = { ...(said as object | undefined) };
+const withParts = (said: unknown, set: Raw): Raw => {
+  const next: Record<string, unknown> = isRaw(said) ? { ...said } : {};
   for (const [part, value] of Object.entries(set))
     if (value === null) delete next[part];
     else next[part] = value;
@@ -35,12 +36,12 @@ const withParts = (said: unknown, set: object): object => {
 };
 
 /** What a node says of its properties in a class of views: its own values, then those of each entry of `vary` that applies, the last above all. */
-const saidIn = (
+const saidIn = <S extends Partial<Record<VaryingKey, unknown>>>(
   frame: FixedFrame,
-  own: Partial<Record<VaryingKey, unknown>>,
+  own: S,
   vary: readonly Variation[],
   at: ViewClass,
-) => {
+): S => {
   const said: Partial<Record<VaryingKey, unknown>> = own;
   const bands = bandsOf(frame);
   for (const entry of vary) {
@@ -48,10 +49,10 @@ const saidIn = (
     for (const key of varyingKeys) {
       const value = entry.set[key];
       if (value === undefined) continue;
-      said[key] = partsOf(propertyOf(key).form) ? withParts(said[key], value as object) : value;
+      said[key] = isRaw(value) && partsOf(propertyOf(key).form) ? withParts(said[key], value) : value;
     }
   }
-  return said;
+  return own;
 };
 
 const noNode: Node = { kind: "screen" };
@@ -61,9 +62,6 @@ const varyingOn = fromKeys(nodeKinds, (kind) => varyingKeys.filter((key) => prop
 /** What each field holds where a node says nothing. */
 const unsaid = fallbacks(varyingKeys);
 
-/** A frame with all that its nodes say: the engine is given no other, though its type shows it less. */
-const inFull = (frame: FixedFrame): Frame => frame as Frame;
-
 /**
  * A node's look in a class of views: **the only reader of what may differ by view**. Everything else asks it, or a lens,
  * which asks it once for each node. A node that is gone, as in a state left on an older frame, looks like a plain screen.
@@ -72,7 +70,7 @@ export const lookOf = (frame: FixedFrame, id: Id, at: ViewClass): Look => {
   const { nodes } = inFull(frame);
   const node = (Object.hasOwn(nodes, id) ? nodes[id] : undefined) ?? noNode;
   const own = ownAmong(node, varyingOn[node.kind]);
-  const said = (node.vary ? saidIn(frame, own, node.vary, at) : own) as typeof own;
+  const said = node.vary ? saidIn(frame, own, node.vary, at) : own;
   return { ...unsaid, ...said, split: node.kind === "pair" && (said.split ?? at.band > 0) };
 };
 
@@ -83,7 +81,7 @@ export const opensOf = (frame: FixedFrame, id: Id, at: ViewClass): Opens => {
   const node = inFull(frame).nodes[id];
   if (!node) return plainly;
   const own = node.opens ?? plainly;
-  return node.vary ? ((saidIn(frame, { opens: own }, node.vary, at).opens as Opens | undefined) ?? own) : own;
+  return node.vary ? saidIn(frame, { opens: own }, node.vary, at).opens : own;
 };
 
 /** The look of each node in one class of views, worked out when it is first asked for. */

@@ -8,7 +8,7 @@ import type { FixedFrame } from "./types.js";
 export const valuesOf = ({ is }: Need): readonly FactValue[] => (Array.isArray(is) ? is : [is]);
 
 /** Whether the facts meet a need. */
-export const isMet = (facts: Facts, need: Need): boolean => valuesOf(need).includes(facts[need.fact]!);
+export const isMet = (facts: Facts, need: Need): boolean => valuesOf(need).some((value) => value === facts[need.fact]);
 
 /** Whether the facts that `b` names are as there. */
 export const sameFacts = (a: Facts, b: Facts): boolean =>

@@ -18,11 +18,15 @@ const missing = (id: Id, what: string): never => {
 /** The node of an id that is known to be there. Throws where it is not. */
 export const nodeAt = <N>({ nodes }: Table<N>, id: Id): N => nodes[id] ?? missing(id, "node");
 
+/** Whether a node is of a kind. */
+export const isOfKind = <N extends Kinded, K extends string>(node: N, kind: K): node is Extract<N, { kind: K }> =>
+  node.kind === kind;
+
 const kindAt =
   <K extends string>(kind: K) =>
   <N extends Kinded>(frame: Table<N>, id: Id): Extract<N, { kind: K }> => {
     const node = frame.nodes[id];
-    return node?.kind === kind ? (node as Extract<N, { kind: K }>) : missing(id, kind);
+    return node && isOfKind<N, K>(node, kind) ? node : missing(id, kind);
   };
 
 /** The screen of an id that is known to be one. Throws where it is not; so do the three beside it. */

@@ -19,8 +19,9 @@ export const iconName = /^[a-z][a-z0-9-]{0,59}$/;
 /** The form of path data: commands and numbers, a move first. */
 export const pathData = /^[Mm][MmZzLlHhVvCcSsQqTtAaEe0-9 ,.+\n-]*$/;
 
-/** How many letters a path may have, and how many paths an icon: more is a drawing, not an icon. */
+/** How many letters a path may have: more is a drawing, not an icon. */
 export const mostPath = 8000;
+/** How many paths an icon may have. */
 export const mostPaths = 40;
 /** How large its square, or how wide a line, may be. */
 export const mostWide = 100_000;

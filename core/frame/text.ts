@@ -1,3 +1,4 @@
+import { asRecord } from "./keys.js";
 import { sure } from "./sure.js";
 import { type Fault, shown } from "./fault.js";
 import { pointer } from "./pointer.js";
@@ -31,8 +32,7 @@ const fault = (at: readonly (string | number)[], text: string, letter: string): 
 const isAllRight = (value: unknown): boolean => {
   if (typeof value === "string") return wrongLetter(value) === null;
   if (typeof value !== "object" || value === null) return true;
-  for (const key in value)
-    if (wrongLetter(key) !== null || !isAllRight((value as Record<string, unknown>)[key])) return false;
+  for (const key in value) if (wrongLetter(key) !== null || !isAllRight(asRecord(value)[key])) return false;
   return true;
 };
 

@@ -17,9 +17,9 @@ interface Said {
 /** The bands of a frame in format 1, narrowest first; null where they cannot be read. */
 const bandsIn = (frame: Raw): readonly Band[] | null => {
   const { bands } = frame;
-  if (bands === undefined) return bandsOf({} as never);
+  if (bands === undefined) return bandsOf({});
   const isBand = (band: unknown): band is Band => isRaw(band) && isText(band.id) && typeof band.from === "number";
-  return Array.isArray(bands) && bands.length > 0 && bands.every(isBand) ? bandsOf({ bands } as never) : null;
+  return Array.isArray(bands) && bands.length > 0 && bands.every(isBand) ? bandsOf({ bands }) : null;
 };
 
 /** From a band up: no condition at all from the narrowest. */
@@ -138,9 +138,10 @@ const withOnly = (holder: unknown, bands: readonly Band[]): unknown => {
 /** What a node had that is said in another place now: on which targets a tab has another icon. */
 const tabOf = (tab: unknown, bands: readonly Band[]): { tab?: unknown; entries: Entry[] } => {
   const next = withOnly(tab, bands);
-  if (!isRaw(next) || !isTextMap(next.iconOn)) return { tab: next, entries: [] };
+  if (!isRaw(next)) return { tab: next, entries: [] };
   const { iconOn, ...rest } = next;
-  const entries = Object.entries(iconOn as Record<Id, string>).map(([on, icon]) => ({
+  if (!isTextMap(iconOn)) return { tab: next, entries: [] };
+  const entries = Object.entries(iconOn).map(([on, icon]) => ({
     on: [on],
     set: { tab: { icon } },
   }));
@@ -215,17 +216,20 @@ const ordered = (entries: readonly Entry[], bands: readonly Band[]): Entry[] => 
   return entries.toSorted((a, b) => place(a) - place(b));
 };
 
+/** The entries of a list of them. */
+const entriesIn = (vary: unknown): Entry[] => (Array.isArray(vary) ? vary : []);
+
 /** Keys that are given to a node of which the rest is in the present form already. */
 const toKeys = (given: Raw, node: Raw, frame: Raw): Raw => {
   const olds = Object.keys(given).filter((key) => key in saidBy);
   const held = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
   const { kind: _, vary = [], ...made } = toNode({ ...held, kind: node.kind }, frame);
   if (olds.length === 0) return equal(made, held) ? given : { ...given, ...made };
-  const kept = (Array.isArray(node.vary) ? (node.vary as Entry[]) : []).flatMap((entry) => {
+  const kept = entriesIn(node.vary).flatMap((entry) => {
     const left = olds.reduce<Entry | null>((each, key) => each && (saidBy[key]?.(each) ?? null), entry);
     return left ? [left] : [];
   });
-  const entries = [...kept, ...(vary as Entry[])];
+  const entries = [...kept, ...entriesIn(vary)];
   const dropped = olds.flatMap((key) => (ownOf[key] !== undefined ? [[ownOf[key], undefined]] : []));
   const others = Object.entries(given).filter(
     ([key, value]) => value === undefined && (key === "tab" || !(key in saidBy)),

@@ -78,7 +78,7 @@ const fieldDefaults: { [K in FrameField]?: unknown } = {
 };
 
 /** A field's value without what goes without saying inside it. */
-const plainIn: { [K in FrameField]?: (value: NonNullable<Frame[K]>) => Frame[K] } = {
+const plainByField: { [K in FrameField]?: (value: NonNullable<Frame[K]>) => Frame[K] } = {
   targets: (targets) => targets.map((target) => withoutDefaults(target, { systemBack: true, edgeSwipe: false })),
   facts: (facts) =>
     facts.map((fact) =>
@@ -87,22 +87,21 @@ const plainIn: { [K in FrameField]?: (value: NonNullable<Frame[K]>) => Frame[K] 
   address: (address) => withoutDefaults(address, { running: "open", hosts: [] }),
 };
 
-/** A field of the frame in its plain form; undefined when it goes without saying. */
-const plainField = <K extends FrameField>(key: K, value: Frame[K]): Frame[K] | undefined => {
-  if (value === undefined) return undefined;
-  const plain = (plainIn[key] as ((value: unknown) => Frame[K]) | undefined)?.(value) ?? value;
-  return Object.hasOwn(fieldDefaults, key) && equal(plain, fieldDefaults[key]) ? undefined : plain;
-};
+const plainIn: Readonly<Record<string, ((value: never) => unknown) | undefined>> = plainByField;
 
-/** The same of a field whose name is only known to be a text: one that is no field stays as it is. */
-export const plainFieldOf = (key: string, value: unknown): unknown => plainField(key as FrameField, value as never);
+/** A field of the frame in its plain form; undefined when it goes without saying. What is no field stays as it is. */
+export const plainFieldOf = (key: string, value: unknown): unknown => {
+  if (value === undefined) return undefined;
+  const plain = (Object.hasOwn(plainIn, key) ? plainIn[key]?.(value as never) : undefined) ?? value;
+  return Object.hasOwn(fieldDefaults, key) && equal(plain, asRecord(fieldDefaults)[key]) ? undefined : plain;
+};
 
 /** The frame in its one written form: defaults left out, keys and nodes in a stable order. */
 export const plainFrame = (frame: Frame): Frame => {
   const nodes: Record<Id, Node> = {};
   for (const id of writingOrder(frame)) nodes[id] = ordered(plainNode(nodeAt(frame, id)), keyOrder.node);
   const { format, root, nodes: _, ...rest } = frame;
-  const fields = Object.fromEntries(keysOf(rest).map((key) => [key, plainField(key, rest[key])]));
+  const fields = Object.fromEntries(keysOf(rest).map((key) => [key, plainFieldOf(key, rest[key])]));
   return ordered({ ...rest, ...fields, format, root, nodes }, keyOrder.frame);
 };
 

@@ -191,7 +191,8 @@ export const motionsAsCss = (motions: readonly NamedMotion[], calm: NamedMotion)
   const reduced = written.flatMap(({ classes }) =>
     classes.map((name) => {
       const suffix = name.split("-").slice(-2).join("-");
-      const [way, layer] = suffix.split("-") as [Toward, LayerName];
+      const way = suffix.startsWith("back") ? "back" : "forward";
+      const layer = suffix.endsWith("incoming") ? "incoming" : "outgoing";
       const tracks = shapeOf(calm.motion, way)[layer];
       const names = animationsOf(`${calmName}-${suffix}`, tracks).map(
         (each) => `${each.name} ${plainNumber(each.ms, 2)}ms ${each.timing} ${plainNumber(each.delay, 2)}ms both`,

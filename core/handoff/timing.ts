@@ -56,5 +56,7 @@ export const bezierNear = (track: Pick<Track, "ease" | "ms">): [number, number, 
           if (off(next) < off(best) - 1e-9) [best, isBetter] = [next, true];
         }
     }
-  return best.map((value) => Number(value.toFixed(3))) as [number, number, number, number];
+  const [x1, y1, x2, y2] = best;
+  const rounded = (value: number): number => Number(value.toFixed(3));
+  return [rounded(x1), rounded(y1), rounded(x2), rounded(y2)];
 };

@@ -1,10 +1,1 @@
-export {
-  freeJourneyId,
-  isLaunch,
-  journeyOf,
-  playJourney,
-  type PlayedJourney,
-  type PlayedStep,
-  type RecordedStep,
-  viewOfJourney,
-} from "./journey.js";
+export { freeJourneyId, isLaunch, journeyOf, playJourney, type PlayedJourney, viewOfJourney } from "./journey.js";

@@ -55,7 +55,7 @@ export interface Proposal {
 }
 
 /** Addresses brought in at once, at most. */
-export const mostAddresses = 5000;
+const mostAddresses = 5000;
 
 /** From so many different words in one place on, they are taken for values. */
 const manyWords = 6;

@@ -58,8 +58,8 @@ export const bezierCurve = ([x1, y1, x2, y2]: BezierPoints): Curve => {
   const parameter = (x: number): number => {
     const place = x * known;
     const i = Math.min(known - 1, Math.floor(place));
-    const from = us[i] as number;
-    const to = us[i + 1] as number;
+    const from = us[i] ?? 0;
+    const to = us[i + 1] ?? 1;
     return solve(x, from + (to - from) * (place - i), from, to);
   };
   const y = (u: number): number => ((ay * u + by) * u + cy) * u;

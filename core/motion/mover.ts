@@ -1,5 +1,5 @@
 import type { Box } from "../arrange/box.js";
-import { type Now, type Path, pathFrom, pathHome, type TrackProperty } from "./path.js";
+import { type Now, type Path, pathFrom, pathHome, trackProperties, type TrackProperty } from "./path.js";
 import type { Track } from "../frame/parts.js";
 import { atRest, layerAt, type LayerPaths, type LayerSample, pathsOf } from "./sample.js";
 import type { MoverId } from "./layers.js";
@@ -43,7 +43,6 @@ export const nowOf = (mover: Mover, property: TrackProperty, time: number): Now 
 /** Whether a mover is under way at a time. */
 export const isUnderWay = (mover: Mover, time: number): boolean => mover.led !== undefined || time < mover.end;
 
-const trackProperties: readonly TrackProperty[] = ["x", "y", "scale", "opacity", "turn"];
 const isAt = ({ value, speed }: Now, track: Track): boolean => value === track.from && speed === 0;
 
 /**

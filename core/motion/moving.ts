@@ -125,7 +125,9 @@ class Beginning {
   private lowestLayers(over: number): number[] {
     const keys = [...this.before.shot.parts, ...this.after.parts].map(({ layers }) => layers[0]);
     const own = keys.indexOf(over);
-    return [...new Set(keys)].filter((key, i) => key !== undefined && key !== over && (own < 0 || i < own)) as number[];
+    return [...new Set(keys)].filter(
+      (key, i): key is number => key !== undefined && key !== over && (own < 0 || i < own),
+    );
   }
 
   /** A scrim goes with its overlay: as far as that has come by its first track. */

@@ -2,6 +2,9 @@ import type { Ease, Track } from "../frame/parts.js";
 import { bezierCurve, type Curve } from "./bezier.js";
 import { settleTime, springMotion, springOvershoot } from "./spring.js";
 
+/** What a track can move, in one order. */
+export const trackProperties: readonly TrackProperty[] = ["x", "y", "scale", "opacity", "turn"];
+
 /** What a track moves. */
 export type TrackProperty = Track["property"];
 
@@ -47,7 +50,7 @@ const curveOf = (ease: Exclude<Ease, { spring: unknown }>): Curve => {
 const isSpring = (ease: Ease): ease is Extract<Ease, { spring: unknown }> => ease !== "linear" && "spring" in ease;
 
 /** The longest that anything is moved for: a spring that swings on for longer is cut there, ms. */
-export const mostMs = 20_000;
+const mostMs = 20_000;
 
 const courses = new WeakMap<object, Course>();
 const springCourse = (ease: Extract<Ease, { spring: unknown }>): Course => {

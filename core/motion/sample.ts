@@ -1,5 +1,5 @@
 import type { Motion, MotionShape, Track } from "../frame/parts.js";
-import { type Path, trackPath, type TrackProperty } from "./path.js";
+import { type Path, trackPath, trackProperties, type TrackProperty } from "./path.js";
 import { type LayerName, shapeOf, type Toward } from "./shape.js";
 
 /** How a layer is drawn: `x` and `y` in % of its own box, toward the end edge and down; `turn` in degrees about its upright axis. */
@@ -32,9 +32,9 @@ const drawn = (property: string, value: number): number =>
 /** A layer at a time, ms from the beginning of the move. */
 export const layerAt = (paths: LayerPaths, ms: number): LayerSample => {
   const sample: Record<TrackProperty, number> = { ...atRest };
-  for (const property in paths) {
-    const path = paths[property as TrackProperty];
-    if (path) sample[property as TrackProperty] = drawn(property, path.at(ms));
+  for (const property of trackProperties) {
+    const path = paths[property];
+    if (path) sample[property] = drawn(property, path.at(ms));
   }
   return sample;
 };

@@ -16,7 +16,7 @@ export interface SpringPoint {
 export type SpringMotion = (seconds: number) => SpringPoint;
 
 /** A spring counts as settled while it is no farther from its rest than this share of the travel. */
-export const settledWithin = 0.001;
+const settledWithin = 0.001;
 
 /** Undamped angular frequency in radians a second, and the damping ratio: 1 where it just does not swing. */
 const characterOf = ({ mass, stiffness, damping }: Spring): { frequency: number; ratio: number } => ({

@@ -1,5 +1,5 @@
-import type { Mover } from "./mover.js";
-import { endOf } from "./mover.js";
+import { keysOfAll } from "../frame/keys.js";
+import { endOf, type Mover } from "./mover.js";
 import type { Moving } from "./moving.js";
 import type { Path, TrackProperty } from "./path.js";
 import { atRest, type LayerPaths } from "./sample.js";
@@ -17,7 +17,7 @@ const thenBy = (property: TrackProperty, first: Path | undefined, then: Path | u
 };
 
 const bothPaths = (first: LayerPaths, then: LayerPaths, at: number): LayerPaths => {
-  const properties = [...new Set([...Object.keys(first), ...Object.keys(then)])] as TrackProperty[];
+  const properties = [...keysOfAll(first, then)];
   return Object.fromEntries(properties.map((each) => [each, thenBy(each, first[each], then[each], at)]));
 };
 

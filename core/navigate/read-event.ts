@@ -90,6 +90,8 @@ const checks = new Map(Object.entries(forms).map(([kind, form]) => [kind, Object
 /** An event, or what is wrong with a value that should be one. */
 export type EventResult = { ok: true; event: NavigationEvent } | { ok: false; fault: Fault };
 
+const isKind = (kind: unknown): kind is EventKind => typeof kind === "string" && Object.hasOwn(forms, kind);
+
 /** Reads an event from any value; `at` is where it stands, as JSON Pointer segments. */
 export const readEvent = (value: unknown, at: (string | number)[] = []): EventResult => {
   const fail = (where: (string | number)[], received: unknown, expected: string, remedy: string): EventResult => ({
@@ -98,9 +100,8 @@ export const readEvent = (value: unknown, at: (string | number)[] = []): EventRe
   });
   if (!isObject(value)) return fail([], value, 'an event such as {"do":"back"}', "Write an object with a do.");
   const kind = value.do;
-  if (typeof kind !== "string" || !Object.hasOwn(forms, kind))
-    return fail(["do"], kind, `one of ${Object.keys(forms).join(", ")}`, "Name the event in do.");
-  const form = forms[kind as EventKind];
+  if (!isKind(kind)) return fail(["do"], kind, `one of ${Object.keys(forms).join(", ")}`, "Name the event in do.");
+  const form = forms[kind];
   for (const [key, check] of sure(checks.get(kind))) {
     const given = value[key];
     if (given === undefined ? !check.optional : !check.ok(given))
@@ -114,5 +115,6 @@ export const readEvent = (value: unknown, at: (string | number)[] = []): EventRe
         `only ${["do", ...Object.keys(form)].join(", ")}`,
         `A ${kind} has no ${key}: take it out.`,
       );
-  return { ok: true, event: value as unknown as NavigationEvent };
+  const event: unknown = value;
+  return { ok: true, event: event as NavigationEvent };
 };

@@ -8,9 +8,11 @@ export interface VisitsKept {
   holdsNone?: (ids: readonly Id[]) => boolean;
 }
 
+const keptBy = (visits: readonly Id[]): VisitsKept => visits as VisitsKept;
+
 /** The tabs left before once some are taken out, and one is added as the last; the same ones where nothing changes. */
 export const visitsAfter = (visits: readonly Id[], gone: readonly Id[], added: Id | null = null): readonly Id[] => {
-  const kept = (visits as VisitsKept).visitsAfter?.(gone, added);
+  const kept = keptBy(visits).visitsAfter?.(gone, added);
   if (kept) return kept;
   const left = visits.filter((id) => !gone.includes(id));
   if (added !== null) return [...left, added];
@@ -19,6 +21,6 @@ export const visitsAfter = (visits: readonly Id[], gone: readonly Id[], added: I
 
 /** Whether none of these tabs was left before. */
 export const holdsNone = (visits: readonly Id[], ids: readonly Id[]): boolean => {
-  const { holdsNone: tell } = visits as VisitsKept;
+  const { holdsNone: tell } = keptBy(visits);
   return tell ? tell(ids) : !visits.some((id) => ids.includes(id));
 };

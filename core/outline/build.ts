@@ -11,7 +11,7 @@ import type { LineKind, OutlineFault, OutlineLine } from "./line.js";
 import { withDone, withWay } from "./ways.js";
 
 /** What a line is in its place. */
-export const kindOf = ({ kind, again }: OutlineLine, within: Within): LineKind | "screen" | "again" => {
+const kindOf = ({ kind, again }: OutlineLine, within: Within): LineKind | "screen" | "again" => {
   if (again !== undefined) return "again";
   if (within !== "stack") return kind ?? "own";
   return kind === undefined || kind === "alone" ? "screen" : kind;

@@ -1,12 +1,12 @@
 import { byViewOf, variedAmong } from "../frame/cells.js";
 import { heldBy, ownValue } from "../frame/held.js";
-import { asRecord, keysOf, keysOfAll } from "../frame/keys.js";
+import { asRecord, keysOfAll } from "../frame/keys.js";
 import { nodeAt } from "../frame/nodes.js";
 import { childrenOf } from "../frame/defaults.js";
 import { equal } from "../frame/equal.js";
 import { parentsOf } from "../frame/frame-index.js";
 import type { Action, Id } from "../frame/parts.js";
-import type { NodeKey } from "../frame/properties.js";
+import { type NodeKey, propertyKeys } from "../frame/properties.js";
 import type { Frame, Node } from "../frame/types.js";
 import { plainName } from "../frame/names.js";
 import { isSetHere, settings, valueOf, valueSays } from "../settings/settings.js";
@@ -92,7 +92,7 @@ const places = new Set(["children", "list", "detail"]);
 const changedKeys = (was: Node, is: Node): NodeKey[] => {
   const keys = [...keysOfAll<Node>(was, is)].filter((key) => key !== "kind" && key !== "vary");
   const varied = [...(was.vary ?? []), ...(is.vary ?? [])].flatMap(({ set }) =>
-    keysOf(set as Partial<Record<NodeKey, unknown>>),
+    propertyKeys.filter((key) => Object.hasOwn(set, key)),
   );
   return [...new Set([...keys, ...varied])].filter(
     (key) => !equal(ownValue(was, key), ownValue(is, key)) || !equal(variedAmong(was, [key]), variedAmong(is, [key])),

@@ -15,7 +15,7 @@ export interface WithinReach {
 }
 
 /** Whom what a container says reaches in a view; of a shared screen the places within count. */
-export const withinReach = (frame: Frame, view: View, container: Id, key: WithinKey): WithinReach => {
+const withinReach = (frame: Frame, view: View, container: Id, key: WithinKey): WithinReach => {
   const lens = lensOf(frame, view);
   const { ways } = indexOf(frame);
   const screens = subtreeOf(frame, container).filter((id) => nodeAt(frame, id).kind === "screen");

@@ -81,9 +81,9 @@ const facts = (frame: Frame, state: State): Happening[] => {
           id: `fact ${fact.id}`,
           says,
           events: [
-            { do: "fact", id: fact.id, is: other },
-            { do: "fact", id: fact.id, is: now },
-          ] as NavigationEvent[],
+            { do: "fact" as const, id: fact.id, is: other },
+            { do: "fact" as const, id: fact.id, is: now },
+          ],
         },
       ];
     });

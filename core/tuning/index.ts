@@ -1,4 +1,4 @@
-export { type AppMove, appMoves, cascadeFor, type OwnWay, usesOf } from "./app-moves.js";
+export { type AppMove, appMoves, cascadeFor, usesOf } from "./app-moves.js";
 export { type Contradiction, contradictionsOf, writtenOut } from "./directions.js";
 export { exampleOf, type MoveExample } from "./example.js";
 export { alikeEdit, exceptionsOf, type MotionException, motionEdit, type MotionLevel } from "./set-motion.js";

@@ -2,7 +2,7 @@ import { isVaried } from "../frame/cells.js";
 import { bandsOf } from "../frame/defaults.js";
 import { nodeIn } from "../frame/nodes.js";
 import type { Action, Do, Id, MotionKind } from "../frame/parts.js";
-import type { Frame, Node } from "../frame/types.js";
+import type { Frame } from "../frame/types.js";
 import type { Edit } from "../edit/edit.js";
 import { together } from "../edit/together.js";
 import { type AppMove, openIn } from "./app-moves.js";
@@ -21,7 +21,7 @@ export const withMotion = (action: Do, motion: Id | null): Do => {
 
 /** Sets the motion of one way in; null where its action is not there. */
 const wayEdit = (frame: Frame, from: Id, action: Id, motion: Id | null): Edit | null => {
-  const node = nodeIn(frame, from) as Node | undefined;
+  const node = nodeIn(frame, from);
   const key = node?.kind === "hub" ? "extras" : "actions";
   const actions: readonly Action[] | undefined =
     node?.kind === "hub" ? node.extras : node?.kind === "screen" ? node.actions : undefined;

@@ -1,11 +1,12 @@
+import { isRaw } from "../frame/raw.js";
 import { byViewOf, entryFor, type Holder } from "../frame/cells.js";
 import { bandsOf } from "../frame/defaults.js";
 import { nodeIn } from "../frame/nodes.js";
-import type { Action, Do, Id, MotionKind, Variation } from "../frame/parts.js";
+import type { Action, Do, Id, Variation } from "../frame/parts.js";
 import type { Frame, Node } from "../frame/types.js";
 import type { View } from "../frame/view.js";
 import { classOf } from "../frame/views.js";
-import { keysOf } from "../frame/keys.js";
+import { compact, fromKeys, keysOf } from "../frame/keys.js";
 import type { Edit } from "../edit/edit.js";
 import { together } from "../edit/together.js";
 import type { AppMove } from "./app-moves.js";
@@ -13,7 +14,7 @@ import { motionEdit, type MotionLevel, withMotion } from "./set-motion.js";
 
 /** What says a level of the cascade: a node, or the frame itself. */
 const holderOf = (frame: Frame, { node, container }: AppMove, level: MotionLevel): Holder | undefined =>
-  level === "app" ? frame : (nodeIn(frame, level === "screen" ? node : container) as Node | undefined);
+  level === "app" ? frame : nodeIn(frame, level === "screen" ? node : container);
 
 /**
  * Takes back what one level says of a move in a view, and no more: what is said of the view's target alone gives way to what is said
@@ -30,20 +31,23 @@ export const takeBackEdit = (frame: Frame, view: View, move: AppMove, level: Mot
   return { kind: "vary", node, slot, cells, ...(own !== undefined && { value: own }) };
 };
 
-type Motions = Partial<Record<MotionKind, Id | null>>;
-
 /** A table of motions without one of them; undefined where nothing is left. */
-const without = (motions: Motions | undefined, id: Id): Motions | undefined => {
+const without = <M extends object>(motions: M | undefined, id: Id): Partial<M> | undefined => {
   if (!motions) return undefined;
-  const left = keysOf(motions).filter((kind) => motions[kind] !== id);
-  return left.length ? Object.fromEntries(left.map((kind) => [kind, motions[kind]])) : undefined;
+  return compact<M>({
+    ...motions,
+    ...fromKeys(
+      keysOf(motions).filter((kind) => motions[kind] === id),
+      () => undefined,
+    ),
+  });
 };
 
 /** What differs by view without a motion; undefined where nothing is left. */
 const variedWithout = (vary: readonly Variation[] | undefined, id: Id): Variation[] | undefined => {
   const left = (vary ?? []).flatMap((entry): Variation[] => {
-    const { motion, calm, ...set } = entry.set as { motion?: Motions; calm?: Id };
-    const kept = without(motion, id);
+    const { motion, calm, ...set } = entry.set;
+    const kept = isRaw(motion) ? without(motion, id) : undefined;
     const next = { ...set, ...(kept && { motion: kept }), ...(calm !== undefined && calm !== id && { calm }) };
     return Object.keys(next).length ? [{ ...entry, set: next }] : [];
   });
@@ -52,17 +56,22 @@ const variedWithout = (vary: readonly Variation[] | undefined, id: Id): Variatio
 
 const isNamed = (value: unknown, id: Id): boolean => JSON.stringify(value ?? null).includes(`"${id}"`);
 
-/** Sets one key of a node, or of the frame (null), where that changes. */
-const setting = (
-  node: Id | null,
-  key: "motion" | "vary" | "actions" | "extras" | "calm" | "motions",
-  value: unknown,
-): Edit => {
-  const given = value === undefined ? {} : { value };
-  return node === null
-    ? { kind: "setFrame", key: key as "motion", ...given }
-    : { kind: "set", node, key: key as "motion", ...given };
-};
+const given = (value: unknown) => (value === undefined ? {} : { value });
+
+/** Sets one key of a node, where that changes. */
+const setting = (node: Id, key: "motion" | "vary" | "actions" | "extras", value: unknown): Edit => ({
+  kind: "set",
+  node,
+  key,
+  ...given(value),
+});
+
+/** Sets one key of the frame, where that changes. */
+const frameSetting = (key: "motion" | "vary" | "calm" | "motions", value: unknown): Edit => ({
+  kind: "setFrame",
+  key,
+  ...given(value),
+});
 
 const unmoved = (action: Do, id: Id): Do => (isNamed(action, id) ? withoutIn(action, id) : action);
 const withoutIn = (action: Do, id: Id): Do => {
@@ -88,11 +97,11 @@ const nodeEdits = (id: Id, node: Node, motion: Id): Edit[] => {
  */
 export const takeOutMotion = (frame: Frame, id: Id, isBuiltIn: boolean): Edit => {
   const { [id]: _, ...motions } = frame.motions ?? {};
-  const own = setting(null, "motions", Object.keys(motions).length > 0 ? motions : undefined);
+  const own = frameSetting("motions", Object.keys(motions).length > 0 ? motions : undefined);
   if (isBuiltIn) return own;
   const edits = Object.entries(frame.nodes).flatMap(([each, node]) => nodeEdits(each, node, id));
-  if (isNamed(frame.motion, id)) edits.push(setting(null, "motion", without(frame.motion, id)));
-  if (frame.calm === id) edits.push(setting(null, "calm", undefined));
-  if (isNamed(frame.vary, id)) edits.push(setting(null, "vary", variedWithout(frame.vary, id)));
+  if (isNamed(frame.motion, id)) edits.push(frameSetting("motion", without(frame.motion, id)));
+  if (frame.calm === id) edits.push(frameSetting("calm", undefined));
+  if (isNamed(frame.vary, id)) edits.push(frameSetting("vary", variedWithout(frame.vary, id)));
   return together([...edits, own]);
 };

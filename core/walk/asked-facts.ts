@@ -11,7 +11,7 @@ const namedBy = (only: Only | undefined): Id[] =>
 const namedOn = (actions: readonly Action[] | undefined): Id[] => (actions ?? []).flatMap(({ only }) => namedBy(only));
 
 /** The facts that something of a frame asks about: what the others are changes nothing. */
-export const askedFacts = (frame: FixedFrame): ReadonlySet<Id> => {
+const askedFacts = (frame: FixedFrame): ReadonlySet<Id> => {
   let asked = known.get(frame.nodes);
   if (!asked) {
     const names = Object.values(frame.nodes).flatMap((node) => [
@@ -35,7 +35,7 @@ export const factsText = (frame: FixedFrame, facts: Facts): string => {
 };
 
 /** More combinations of facts than this are not begun with. */
-export const mostFacts = 32;
+const mostFacts = 32;
 
 /** The facts an app may be launched with, those at a launch first: what lasts may be anything by then. Those that nothing asks about are as at a launch. */
 export const factsToBegin = (frame: FixedFrame): { all: Facts[]; isCut: boolean } => {

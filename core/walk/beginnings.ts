@@ -1,7 +1,8 @@
+import { inFull } from "../frame/app-look.js";
 import { isAttached } from "../frame/frame-index.js";
 import type { Facts, Id } from "../frame/parts.js";
 import { addressFor, patternOf } from "../frame/pattern.js";
-import type { FixedFrame, Frame } from "../frame/types.js";
+import type { FixedFrame } from "../frame/types.js";
 import { sampleText } from "./bare.js";
 import { factsToBegin } from "./asked-facts.js";
 
@@ -26,7 +27,7 @@ const nowhere = "/no-screen-has-this-address";
 
 /** Whether a frame has a screen for links that lead nowhere, in any view. */
 const namesLost = (frame: FixedFrame): boolean => {
-  const { address, vary } = frame as Pick<Frame, "address" | "vary">;
+  const { address, vary } = inFull(frame);
   return address?.lost !== undefined || (vary ?? []).some(({ set }) => typeof set.lost === "string");
 };
 

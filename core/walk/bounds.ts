@@ -17,6 +17,7 @@ export interface Bounds {
   climbs: boolean;
 }
 
+/** How far a walk goes where nothing else is said. */
 export const usualBounds: Bounds = {
   mostStates: 200_000,
   mostAlike: 2,
@@ -31,7 +32,7 @@ const longest = 60;
 /** Why a state is not gone on to: the node that stands in one stack too often, or whose values grow. */
 export type Beyond = { why: "alike" | "values"; node: Id };
 
-const beyondIn = (entry: Entry, { mostAlike }: Bounds): Beyond | null => {
+const beyondIn = (entry: Entry, { mostAlike }: Pick<Bounds, "mostAlike">): Beyond | null => {
   for (const values of [entry.params, entry.carried])
     if (Object.values(values).some(({ length }) => length > longest)) return { why: "values", node: entry.node };
   const inside = entriesInside(entry);
@@ -44,7 +45,7 @@ const beyondIn = (entry: Entry, { mostAlike }: Bounds): Beyond | null => {
     }
   }
   for (const inner of inside) {
-    const beyond = "params" in inner ? beyondIn(inner, { mostAlike } as Bounds) : null;
+    const beyond = "params" in inner ? beyondIn(inner, { mostAlike }) : null;
     if (beyond) return beyond;
   }
   return null;

@@ -15,8 +15,10 @@ interface Place {
 }
 
 /** What holds a place in a state: only its node is known. */
-export const placeFor = (node: Id, place: number): Entry =>
-  ({ node, key: Number.MIN_SAFE_INTEGER + place, place }) satisfies Place as unknown as Entry;
+export const placeFor = (node: Id, place: number): Entry => {
+  const holder: unknown = { node, key: Number.MIN_SAFE_INTEGER + place, place } satisfies Place;
+  return holder as Entry;
+};
 
 const placeOf = (thing: object): number | undefined => (thing as Partial<Place>).place;
 
@@ -63,7 +65,7 @@ export class Hidden {
         if (key === "ifLost") return ifLost;
         if (key === "isUnmade" || key === "kind") this.ask(place, isThere);
         else if (key !== "node" && key !== "key") look();
-        return key === "isUnmade" ? isUnmade : (Reflect.get(target, key) as unknown);
+        return key === "isUnmade" ? isUnmade : Reflect.get(target, key);
       },
       has: (target, key) => {
         look();
@@ -105,7 +107,7 @@ export class Hidden {
       get: (target, key) => {
         if (key === "visitsAfter" || key === "holdsNone") return this.isLookedInto(place) ? undefined : kept[key];
         this.ask(place, lies);
-        return Reflect.get(target, key) as unknown;
+        return Reflect.get(target, key);
       },
     });
     this.covers.set(cover, place);

@@ -71,7 +71,7 @@ export class Ladders {
       path.push(at);
       const next = this.backFrom(at);
       if (next < 0) {
-        end = -next as End;
+        end = -next;
         backs = rungs.standing(at).isAsking ? 0 : -1;
         break;
       }

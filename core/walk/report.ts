@@ -8,6 +8,7 @@ import type { Walk } from "./walk.js";
 
 /** What is proved, or found broken, by a walk. */
 export const proofIds = ["ends", "trap", "strips", "needs", "behind", "reached", "drafts"] as const;
+/** What a walk proves, by one of those names. */
 export type ProofId = (typeof proofIds)[number];
 
 /** The events that show something, from how the app begins. */

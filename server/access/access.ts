@@ -40,7 +40,7 @@ export class Access {
   /** What is open to who sent a request, by the keys in its cookies, or that of a bearer (RFC 6750), as programs send it. */
   openTo(request: Request, response: Response): Open {
     const { headers } = request;
-    const open = { all: false, frames: [] as string[] };
+    const open: { all: boolean; frames: string[] } = { all: false, frames: [] };
     const take = (key: string): void => {
       const right = this.rightOf(request, key);
       if (right.to === "all") open.all = true;

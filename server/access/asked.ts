@@ -3,7 +3,7 @@ import { networkInterfaces } from "node:os";
 import { chosenKey, keyIn, Keys } from "./keys.js";
 
 /** Whether only this machine can come to an address (RFC 1122, 3.2.1.3; RFC 4291, 2.5.3). */
-export const isThisMachine = (host: string): boolean =>
+const isThisMachine = (host: string): boolean =>
   host === "localhost" || host === "::1" || (isIP(host) === 4 && host.startsWith("127."));
 
 export interface AskedOptions {

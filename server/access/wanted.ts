@@ -42,7 +42,7 @@ export interface Permission {
   look: string | null;
 }
 
-export const permissionIn = (locals: Record<string, unknown>, frame: string): Permission => ({
+export const permissionIn = (locals: { mayChange?: unknown; keys?: Keys }, frame: string): Permission => ({
   mayChange: locals.mayChange !== false,
-  look: (locals.keys as Keys | undefined)?.toLookAt(frame) ?? null,
+  look: locals.keys?.toLookAt(frame) ?? null,
 });

@@ -19,7 +19,7 @@ export interface SessionOptions {
 interface Turn {
   isTransaction: boolean;
   work: (sql: Sql) => Promise<unknown>;
-  resolve: (value: never) => void;
+  resolve(this: void, value: unknown): void;
   reject: (error: unknown) => void;
 }
 
@@ -82,10 +82,7 @@ export class OneSession implements Database {
   private async run(): Promise<void> {
     for (let turn = this.turns.shift(); turn; turn = this.turns.shift())
       if (turn.isTransaction) await this.together([turn, ...this.waiting()]);
-      else
-        await turn
-          .work(this.sql)
-          .then(turn.resolve as (value: unknown) => void, (error: unknown) => turn.reject(orNoRoom(error)));
+      else await turn.work(this.sql).then(turn.resolve, (error: unknown) => turn.reject(orNoRoom(error)));
     this.running = null;
   }
 
@@ -116,7 +113,7 @@ export class OneSession implements Database {
     try {
       const value = await work(this.sql);
       await this.sql.exec("release part");
-      return () => resolve(value as never);
+      return () => resolve(value);
     } catch (error) {
       if (error instanceof Away) throw error;
       await this.sql.exec("rollback to part; release part");

@@ -1,3 +1,4 @@
+import { firstOf } from "../../core/index.js";
 import { existsSync } from "node:fs";
 import { cp, readdir, readFile, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
@@ -91,7 +92,7 @@ const atPlace = ({ folder, sync }: OpenOptions): Promise<Database> => {
 
 /** Keeps a copy of a database that was made by an older version, as it was. */
 const keepCopy = async ({ folder, say }: OpenOptions, { missing }: Migrations): Promise<void> => {
-  const copy = join(folder, `db.before-${missing[0]!.replace(/\.sql$/, "")}`);
+  const copy = join(folder, `db.before-${firstOf(missing).replace(/\.sql$/, "")}`);
   await rm(copy, { recursive: true, force: true });
   await cp(join(folder, "db"), `${copy}.new`, { recursive: true });
   await syncTree(`${copy}.new`);

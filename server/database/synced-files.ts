@@ -51,8 +51,8 @@ export class SyncedFiles extends NodeFS {
 
   override async init(...given: Parameters<NodeFS["init"]>): ReturnType<NodeFS["init"]> {
     const { emscriptenOpts } = await super.init(...given);
-    const prepare = (runtime: unknown) => this.hookInto((runtime as Runtime).NODEFS);
-    return { emscriptenOpts: { ...emscriptenOpts, preRun: [...(emscriptenOpts.preRun as []), prepare] } };
+    const prepare = (runtime: Runtime) => this.hookInto(runtime.NODEFS);
+    return { emscriptenOpts: { ...emscriptenOpts, preRun: [emscriptenOpts.preRun ?? [], prepare].flat() } };
   }
 
   private hookInto(files: Files): void {

@@ -46,7 +46,7 @@ const makingOf = (path: string, process: number | string): string => `.${basenam
 /** Takes away what a process that was killed left beside a file. */
 export const sweepBeside = async (path: string): Promise<void> => {
   const folder = dirname(path);
-  const [before, after] = makingOf(path, "*").split("*") as [string, string];
+  const [before = "", after = ""] = makingOf(path, "*").split("*");
   for (const name of await readdir(folder).catch(() => [])) {
     const process = name.slice(before.length, name.length - after.length);
     if (name !== makingOf(path, process) || !/^\d+$/.test(process)) continue;

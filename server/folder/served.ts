@@ -18,7 +18,7 @@ export const tellServed = async (folder: string, served: Served): Promise<() => 
 /** Where the folder is served, by what its server told; null where that cannot be known. */
 export const servedAt = async (folder: string): Promise<Served | null> => {
   try {
-    const { url, key } = JSON.parse(await readFile(pathIn(folder), "utf8")) as Partial<Served>;
+    const { url, key }: Partial<Record<keyof Served, unknown>> = JSON.parse(await readFile(pathIn(folder), "utf8"));
     return typeof url === "string" ? { url, key: typeof key === "string" ? key : null } : null;
   } catch {
     return null;

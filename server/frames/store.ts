@@ -63,7 +63,7 @@ export class FrameStore {
   /** Follows what other servers on the same database do. */
   async hearOthers(log: (error: unknown) => void): Promise<void> {
     await this.database.news?.hear(
-      (text) => (this.heard = this.heard.then(() => this.hear(JSON.parse(text) as News)).catch(log)),
+      (text) => (this.heard = this.heard.then(() => this.hear(JSON.parse(text))).catch(log)),
       () => this.tell({ kind: "unheard" }),
     );
   }

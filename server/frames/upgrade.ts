@@ -1,4 +1,4 @@
-import { type Edit, type Frame, isOlder, plainFrame, upgradedFrame, upgradeStored } from "../../core/index.js";
+import { asRecord, type Frame, isOlder, plainFrame, upgradedFrame, upgradeStored } from "../../core/index.js";
 import type { Database, Sql } from "../database/database.js";
 import * as rows from "./repository.js";
 
@@ -9,7 +9,7 @@ interface Both {
 }
 
 const bothOf = (snapshot: Frame): Both => {
-  const raw = snapshot as unknown as Readonly<Record<string, unknown>>;
+  const raw = asRecord(snapshot);
   return { was: snapshot, now: isOlder(raw) ? upgradedFrame(raw) : snapshot };
 };
 
@@ -21,7 +21,7 @@ const upgraded = (before: (Both & { number: number }) | null, row: rows.StoredRe
     if (!snapshot) throw new Error(`revision ${row.number} has neither a frame nor an edit of the one before it`);
     return bothOf(snapshot);
   }
-  const made = upgradeStored(before.was, edit as Edit, before.now);
+  const made = upgradeStored(before.was, edit, before.now);
   Object.assign(row, { edit: made.edit, inverse: made.inverse });
   return { was: made.after, now: made.now };
 };

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { presentFormat } from "../../core/index.js";
+import { lastOf, presentFormat } from "../../core/index.js";
 import type { Database } from "../database/database.js";
 import * as rows from "../frames/repository.js";
 
@@ -48,7 +48,7 @@ export async function* backupLines(database: Database): AsyncGenerator<string> {
       if (read.length === 0) break;
       for (const row of read) yield line({ revision: { ...row, made: row.made.toISOString() } });
       revisions += read.length;
-      last = read.at(-1)!.number;
+      last = lastOf(read).number;
     }
   }
   yield textOf({ end: { frames: frames.length, revisions, sha256: hash.digest("hex") } });

@@ -14,7 +14,7 @@ export async function* gunzippedLines(file: string): AsyncGenerator<string> {
   const decoder = new StringDecoder("utf8");
   let begun = "";
   for await (const chunk of plain) {
-    const [first = "", ...rest] = decoder.write(chunk as Buffer).split("\n");
+    const [first = "", ...rest] = decoder.write(chunk).split("\n");
     begun += first;
     for (const next of rest) {
       yield begun;

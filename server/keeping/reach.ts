@@ -1,3 +1,5 @@
+import { Readable } from "node:stream";
+import { sure } from "../../core/index.js";
 import { isMade, openDatabase, openElsewhere } from "../database/open.js";
 import { Busy, holdFolder } from "../folder/hold.js";
 import { type Served, servedAt } from "../folder/served.js";
@@ -38,9 +40,9 @@ export const reach = async (folder: string, say: (line: string) => void, makes: 
   }
 };
 
-/** Asks the server of a folder. */
-export const askServed = async ({ url, key }: Served, path: string): Promise<Response> => {
+/** Asks the server of a folder, and answers what it sends. */
+export const askServed = async ({ url, key }: Served, path: string): Promise<Readable> => {
   const response = await fetch(new URL(path, url), { headers: key ? { authorization: `Bearer ${key}` } : {} });
   if (!response.ok) throw new Error(`The server at ${url} answers ${response.status} ${response.statusText}.`);
-  return response;
+  return Readable.from(sure(response.body));
 };

@@ -12,7 +12,7 @@ export interface Thinning {
   /** Of those before, each one whose number this goes into. */
   coarse: number;
 }
-export const usualThinning: Thinning = { whole: 1000, fine: 10_000, coarse: 500 };
+const usualThinning: Thinning = { whole: 1000, fine: 10_000, coarse: 500 };
 /** Frames that were deleted are there to be brought back so long, days. */
 export const deletedFor = 30;
 

@@ -1,4 +1,4 @@
-import { applyEach, type Edit, equal, type Frame } from "../../core/index.js";
+import { applyEach, equal, type Frame } from "../../core/index.js";
 import type { Sql } from "../database/database.js";
 import { messageOf } from "../errors.js";
 import * as rows from "../frames/repository.js";
@@ -31,17 +31,18 @@ class Replay {
   take({ number, key, edit, inverse, snapshot, sum }: rows.WrittenRevision): void {
     if (rows.sumOf(this.id, number, key, [edit, inverse, snapshot]) !== sum)
       throw new Error(`revision ${number} is not as it was written`);
-    const kept = snapshot === null ? null : (JSON.parse(snapshot) as Frame);
-    const follows = number === this.last + 1 && edit !== null && this.frame !== null;
-    if (!follows && kept === null) throw new Error(`what lies between revisions ${this.last} and ${number} is missing`);
-    const made = follows ? this.after(number, JSON.parse(edit!) as Edit) : null;
+    const kept: Frame | null = snapshot === null ? null : JSON.parse(snapshot);
+    const made = number === this.last + 1 ? this.after(number, edit) : null;
+    if (!made && kept === null) throw new Error(`what lies between revisions ${this.last} and ${number} is missing`);
     if (made && kept && !equal(made, kept)) throw new Error(`revision ${number} is another frame than its edits make`);
     this.frame = kept ?? made;
     this.last = number;
   }
 
-  private after(number: number, edit: Edit): Frame {
-    const { frame, results } = applyEach(this.frame!, [edit]);
+  /** The frame after an edit, as it was written; null where there is none, or no frame to make it on. */
+  private after(number: number, edit: string | null): Frame | null {
+    if (edit === null || this.frame === null) return null;
+    const { frame, results } = applyEach(this.frame, [JSON.parse(edit)]);
     if (!results[0]?.ok) throw new Error(`the edit of revision ${number} cannot be made again`);
     return frame;
   }

@@ -24,16 +24,11 @@ import { useFullDevice } from "./use-full-device.js";
 import { useUndoKeys } from "./undo-keys.js";
 import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
 
-/** One open frame: the line on top, a place of the work, and the companion beside it. */
-export function FrameShell() {
-  const { id = "" } = useParams();
+/** A frame that is opened: it, or what stands in the way so far. While nobody answers it is asked for again. */
+const useOpening = (id: string): { opened: OpenFrame | null; problem: ProblemError | null } => {
   const [opened, setOpened] = useState<OpenFrame | null>(null);
   const [problem, setProblem] = useState<ProblemError | null>(null);
   const [tries, setTries] = useState(0);
-
-  useEffect(() => {
-    if (!isNarrow()) companion.begin();
-  }, []);
   useEffect(() => {
     let gone = false;
     let again: ReturnType<typeof setTimeout> | undefined;
@@ -55,18 +50,31 @@ export function FrameShell() {
       clearTimeout(again);
     };
   }, [id, tries]);
-  useFollowing(opened);
+  return { opened, problem };
+};
 
-  if (opened)
-    return (
-      <OpenFrameProvider value={opened}>
-        <RefusalsProvider value={opened.editing.refusalOf}>
-          <OwnIconsOfFrame>
-            <Workplace />
-          </OwnIconsOfFrame>
-        </RefusalsProvider>
-      </OpenFrameProvider>
-    );
+/** One open frame: the line on top, a place of the work, and the companion beside it. */
+export function FrameShell() {
+  const { id = "" } = useParams();
+  const { opened, problem } = useOpening(id);
+  useEffect(() => {
+    if (!isNarrow()) companion.begin();
+  }, []);
+  useFollowing(opened);
+  if (!opened) return <NotOpen problem={problem} />;
+  return (
+    <OpenFrameProvider value={opened}>
+      <RefusalsProvider value={opened.editing.refusalOf}>
+        <OwnIconsOfFrame>
+          <Workplace />
+        </OwnIconsOfFrame>
+      </RefusalsProvider>
+    </OpenFrameProvider>
+  );
+}
+
+/** What is shown while a frame is opened, or cannot be. */
+function NotOpen({ problem }: { problem: ProblemError | null }) {
   return (
     <div className="grid h-dvh place-items-center bg-page p-8">
       {problem ? (

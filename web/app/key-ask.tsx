@@ -23,7 +23,7 @@ const keyIn = (text: string): string => text.trim().replace(/^.*#key=/, "");
 function Asking({ refused }: { refused: ProblemError }) {
   const [key, setKey] = useState("");
   const [problem, setProblem] = useState<ProblemError | null>(refused.status === 401 ? null : refused);
-  const [title, said] = [useId(), useId()];
+  const title = useId();
   const give = async (event: FormEvent) => {
     event.preventDefault();
     try {
@@ -51,28 +51,14 @@ function Asking({ refused }: { refused: ProblemError }) {
           It was printed where the server was started. Paste it, or the whole address that was sent to you; this browser
           keeps it.
         </p>
-        <label className="mt-4 flex flex-col gap-1 font-semibold">
-          Key
-          <input
-            autoFocus
-            value={key}
-            spellCheck={false}
-            autoComplete="off"
-            maxLength={600}
-            aria-invalid={problem !== null || undefined}
-            aria-describedby={problem ? said : undefined}
-            onChange={(event) => {
-              setKey(event.target.value);
-              setProblem(null);
-            }}
-            className={`mono h-8 rounded-sm border bg-plate-2 px-2 font-normal ${problem ? "border-clay" : "border-field"}`}
-          />
-        </label>
-        {problem && (
-          <p id={said} role="alert" className="mt-1 text-clay">
-            ! {problem.title}. {problem.detail}
-          </p>
-        )}
+        <KeyField
+          value={key}
+          problem={problem}
+          onChange={(typed) => {
+            setKey(typed);
+            setProblem(null);
+          }}
+        />
         <div className="mt-4 flex justify-end">
           <Button tone="strong" type="submit" disabled={keyIn(key) === ""}>
             Open
@@ -80,5 +66,40 @@ function Asking({ refused }: { refused: ProblemError }) {
         </div>
       </form>
     </div>
+  );
+}
+
+interface KeyFieldProps {
+  value: string;
+  /** What is wrong with the key that was given last. */
+  problem: ProblemError | null;
+  onChange: (typed: string) => void;
+}
+
+/** The field for the key, with what is wrong with the one that was given under it. */
+function KeyField({ value, problem, onChange }: KeyFieldProps) {
+  const said = useId();
+  return (
+    <>
+      <label className="mt-4 flex flex-col gap-1 font-semibold">
+        Key
+        <input
+          autoFocus
+          value={value}
+          spellCheck={false}
+          autoComplete="off"
+          maxLength={600}
+          aria-invalid={problem !== null || undefined}
+          aria-describedby={problem ? said : undefined}
+          onChange={(event) => onChange(event.target.value)}
+          className={`mono h-8 rounded-sm border bg-plate-2 px-2 font-normal ${problem ? "border-clay" : "border-field"}`}
+        />
+      </label>
+      {problem && (
+        <p id={said} role="alert" className="mt-1 text-clay">
+          ! {problem.title}. {problem.detail}
+        </p>
+      )}
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import { type ChangePart, type Frame, nameOf } from "../../core/index.js";
+import { asRecord, type ChangePart, type Frame, nameOf } from "../../core/index.js";
 
 const short = (text: string): string => (text.length > 160 ? `${text.slice(0, 159)}…` : text);
 const json = (value: unknown): string => JSON.stringify(value) ?? "";
@@ -18,7 +18,7 @@ export const partNow = (frame: Frame, part: ChangePart): string => {
   if (part.does === "come")
     return Object.hasOwn(frame.nodes, part.node) ? short(json(frame.nodes[part.node])) : "not there";
   const holder = part.node === null ? frame : frame.nodes[part.node];
-  const value = holder && (holder as unknown as Record<string, unknown>)[part.key];
+  const value = holder && asRecord(holder)[part.key];
   return value === undefined ? "nothing: the default" : short(typeof value === "string" ? value : json(value));
 };
 

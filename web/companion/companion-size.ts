@@ -14,11 +14,11 @@ const leastBeside = 400;
 /** The same as CSS has it, for a window that is made narrower. */
 export const mostInWindow = `max(${least}px, calc(100vw - ${leastBeside}px))`;
 /** As it is until its edge is dragged. */
-export const narrow: CompanionWidths = { upright: 404, wide: 560 };
+const narrow: CompanionWidths = { upright: 404, wide: 560 };
 
 const key = "handy-frame:companion";
 const readWidths: ReadKept<CompanionWidths> = (value) =>
-  hasShape(value, { upright: "number", wide: "number" }) ? (value as CompanionWidths) : null;
+  hasShape(value, { upright: "number", wide: "number" }) ? value : null;
 
 const within = (width: number): number =>
   Math.round(Math.max(least, Math.min(width, Math.max(least, innerWidth - leastBeside))));

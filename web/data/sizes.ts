@@ -86,9 +86,8 @@ const readUse = ({ rtl, calm, text, theme, hatched }: Partial<SizesUse>): SizesU
 
 const readKept: ReadKept<{ devices: SizedDevice[]; use: SizesUse }> = (value, form) => {
   if (!hasShape(value, { devices: "object", use: "object" })) return null;
-  const kept = value as { devices: unknown; use: Partial<SizesUse> };
-  const devices = readList(isSized)(kept.devices, form);
-  return devices?.length ? { devices, use: readUse(kept.use) } : null;
+  const devices = readList(isSized)(value.devices, form);
+  return devices?.length ? { devices, use: readUse(value.use) } : null;
 };
 
 /** Devices side by side, kept in this browser for each frame: one state on all, or each from its own start. */

@@ -5,7 +5,7 @@ type Place = "local" | "session";
 /** What this page keeps says which form it has; what was kept before that was said is of the first. From the third on its edits are of the present frame format. */
 const present = 3;
 /** The frame format that edits are of which were kept in a form. */
-export const formatOf = (form: number): string => (form < 3 ? "handy-frame/1" : presentFormat);
+const formatOf = (form: number): string => (form < 3 ? "handy-frame/1" : presentFormat);
 
 /** Reads a kept value of a form that is known; null where it is none. `form` is that which it was kept in. */
 export type ReadKept<T> = (value: unknown, form: number) => T | null;
@@ -72,6 +72,13 @@ export const readEdits =
 /** Whether a value is a text. */
 export const isText = (value: unknown): value is string => typeof value === "string";
 
+interface Held {
+  string: string;
+  number: number;
+  object: object;
+}
+type Shape = Readonly<Record<string, keyof Held>>;
+
 /** Whether a value has these keys, each of its kind. */
-export const hasShape = (value: unknown, shape: Readonly<Record<string, "string" | "number" | "object">>): boolean =>
+export const hasShape = <S extends Shape>(value: unknown, shape: S): value is { [K in keyof S]: Held[S[K]] } =>
   isObject(value) && Object.entries(shape).every(([key, kind]) => typeof value[key] === kind && value[key] !== null);

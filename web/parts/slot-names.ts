@@ -1,11 +1,4 @@
-import {
-  type ColourName,
-  motionChoices,
-  type MotionKind,
-  propertyKeys,
-  propertyOf,
-  type Slot,
-} from "../../core/index.js";
+import { colourNames, keysOf, motionChoices, propertyKeys, propertyOf, type Slot } from "../../core/index.js";
 import { colourWords } from "./colour-words.js";
 
 /** What of the app as a whole a slot is, in words. */
@@ -13,9 +6,11 @@ export const appSlotName = (slot: Slot): string => {
   const [first = "", second = "", third = ""] = slot.split(".");
   if (first === "lost") return "screen for links that lead nowhere";
   if (first === "calm") return "reduced motion";
-  if (first === "motion") return `motion of ${motionChoices[second as MotionKind].label}`;
+  const kind = keysOf(motionChoices).find((each) => each === second);
+  if (first === "motion" && kind) return `motion of ${motionChoices[kind].label}`;
   if (second === "sizes") return `size of ${third}`;
-  if (third) return `${colourWords[third as ColourName]}, ${second}`;
+  const colour = colourNames.find((each) => each === third);
+  if (colour) return `${colourWords[colour]}, ${second}`;
   return second === "mark" ? "mark of the chosen tab" : second;
 };
 

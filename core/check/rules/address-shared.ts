@@ -3,6 +3,7 @@ import { shadowsOf } from "../../address/shadows.js";
 import { plainName } from "../../frame/names.js";
 import type { Rule } from "../rule.js";
 
+/** Finds addresses that two screens match, so that one of them never gets its link. */
 export const addressShared: Rule = {
   code: "address-shared",
   group: "links",

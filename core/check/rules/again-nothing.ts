@@ -3,6 +3,7 @@ import { plainName } from "../../frame/names.js";
 import { setting, thatGo } from "../mends.js";
 import type { Rule } from "../rule.js";
 
+/** Finds hubs whose chosen tab does nothing when it is tapped again. */
 export const againNothing: Rule = {
   code: "again-nothing",
   group: "back",

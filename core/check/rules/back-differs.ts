@@ -15,6 +15,7 @@ const isPushedInOneStack = ({ lens }: CheckedView, id: Id): boolean => {
   return lens.look(id).opens === "push" && !holder.children.some((other) => frame.nodes[other]?.kind === "hub");
 };
 
+/** Finds screens from which Back leads elsewhere, depending on the way in. */
 export const backDiffers: Rule = {
   code: "back-differs",
   group: "back",

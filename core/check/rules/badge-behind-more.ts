@@ -3,6 +3,7 @@ import { launchFacts } from "../launch-facts.js";
 import type { Rule } from "../rule.js";
 import { behindMore } from "./tabs-behind-more.js";
 
+/** Finds tabs with a badge that stand behind More. */
 export const badgeBehindMore: Rule = {
   code: "badge-behind-more",
   group: "bars",

@@ -23,6 +23,7 @@ const calledFrom = (frame: Frame, hub: Id, screen: Id): Id | null => {
   return from.length > 0 && tabs.size === 1 && tab !== undefined && nodeAt(frame, tab).kind === "stack" ? tab : null;
 };
 
+/** Finds screens beside a hub that only one of its tabs opens, so that the bar goes. */
 export const barVanishes: Rule = {
   code: "bar-vanishes",
   group: "bars",

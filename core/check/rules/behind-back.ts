@@ -44,6 +44,7 @@ const helps = (frame: Frame, edit: Edit, id: Id, { beginning, events }: SeenOn, 
   return state.outside || topOf(lensOf(mended.frame, view), state.root).node !== id;
 };
 
+/** Finds sign-ins and splashes that Back leads to. */
 export const behindBack: Rule = {
   code: "behind-back",
   group: "back",

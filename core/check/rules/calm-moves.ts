@@ -5,6 +5,7 @@ import type { Found, Rule } from "../rule.js";
 /** What moves: a place, a size or a turn. */
 const moving = new Set(["x", "y", "scale", "turn"]);
 
+/** Finds a reduced motion that moves, scales or turns something. */
 export const calmMoves: Rule = {
   code: "calm-moves",
   group: "motion",

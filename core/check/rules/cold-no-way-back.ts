@@ -5,6 +5,7 @@ import { plainName } from "../../frame/names.js";
 import { setting, thatGo } from "../mends.js";
 import type { Rule } from "../rule.js";
 
+/** Finds screens that a cold link opens with nothing beneath them. */
 export const coldNoWayBack: Rule = {
   code: "cold-no-way-back",
   group: "links",

@@ -1,3 +1,4 @@
+import { childrenOf } from "../../frame/defaults.js";
 import { indexOf, parentsOf, placesOf } from "../../frame/frame-index.js";
 import { heldIn } from "../../frame/look.js";
 import { plainName } from "../../frame/names.js";
@@ -46,6 +47,7 @@ const covering = (views: readonly CheckedView[], screen: Id, { hub, tab }: Tab):
     return isBar && lens.look(screen).opens === "push" && heldIn(lens, screen, tab, "bars") === "hide";
   });
 
+/** Finds screens in a tab that cover the tabs and are opened from other tabs. */
 export const coversInside: Rule = {
   code: "covers-inside",
   group: "bars",
@@ -54,27 +56,28 @@ export const coversInside: Rule = {
   why: "A screen in a tab's stack takes whoever opens it to that tab. With the bar hidden that is not even seen; one that covers the tabs, and is opened from several, was most likely meant beside them.",
   find: ({ frame, views }) =>
     tabsIn(frame).flatMap((at) => {
-      const { children } = nodeAt(frame, at.tab) as { children: readonly Id[] };
-      return children.slice(1).flatMap((id): Found[] => {
-        if (frame.nodes[id]?.kind !== "screen" || placesOf(frame, id).length > 1) return [];
-        const from = tabsLeadingTo(frame, id, at);
-        const hidden = from.length > 0 ? covering(views, id, at) : [];
-        if (hidden.length === 0) return [];
-        const names = list(from.map((tab) => plainName(frame, tab)));
-        const told = {
-          label: `Move it beside ${plainName(frame, at.hub)}`,
-          says: "it covers the tabs from wherever it is opened, and Back goes to where the person was",
-        };
-        return [
-          {
-            node: id,
-            key: "bars",
-            views: hidden,
-            says: `${plainName(frame, id)} covers the tabs from inside ${plainName(frame, at.tab)}`,
-            detail: `opened from ${names}, it changes the tab and hides that it did`,
-            mends: thatGo(frame, [byEdit(told, { kind: "move", id, from: at.tab, to: at.around, after: null })]),
-          },
-        ];
-      });
+      return childrenOf(nodeAt(frame, at.tab))
+        .slice(1)
+        .flatMap((id): Found[] => {
+          if (frame.nodes[id]?.kind !== "screen" || placesOf(frame, id).length > 1) return [];
+          const from = tabsLeadingTo(frame, id, at);
+          const hidden = from.length > 0 ? covering(views, id, at) : [];
+          if (hidden.length === 0) return [];
+          const names = list(from.map((tab) => plainName(frame, tab)));
+          const told = {
+            label: `Move it beside ${plainName(frame, at.hub)}`,
+            says: "it covers the tabs from wherever it is opened, and Back goes to where the person was",
+          };
+          return [
+            {
+              node: id,
+              key: "bars",
+              views: hidden,
+              says: `${plainName(frame, id)} covers the tabs from inside ${plainName(frame, at.tab)}`,
+              detail: `opened from ${names}, it changes the tab and hides that it did`,
+              mends: thatGo(frame, [byEdit(told, { kind: "move", id, from: at.tab, to: at.around, after: null })]),
+            },
+          ];
+        });
     }),
 };

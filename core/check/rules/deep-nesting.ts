@@ -29,6 +29,7 @@ const shallower = ({ frame, views }: Checked, way: readonly Id[]): Mend | undefi
   return undefined;
 };
 
+/** Finds containers more than three levels under the root. */
 export const deepNesting: Rule = {
   code: "deep-nesting",
   group: "structure",

@@ -40,6 +40,7 @@ const childrenNamed = (frame: Frame, holder: Id, id: Id): boolean => {
   return "children" in node && node.children.includes(id);
 };
 
+/** Finds events of a person that lose a draft without asking. */
 export const draftLost: Rule = {
   code: "draft-lost",
   group: "keeping",

@@ -5,6 +5,7 @@ import { targetIn } from "../../frame/view.js";
 import { setting, thatGo } from "../mends.js";
 import type { Found, Rule } from "../rule.js";
 
+/** Finds drawers at the edge that a swipe back begins at. */
 export const edgeTwice: Rule = {
   code: "edge-twice",
   group: "sizes",

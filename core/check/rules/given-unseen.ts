@@ -17,6 +17,7 @@ const showsGiven = (frame: Frame, id: Id): boolean => {
   return node.kind === "screen" && (node.body?.kind === "list" || node.body?.kind === "grid");
 };
 
+/** Finds values that are given back to a screen which does not show them. */
 export const givenUnseen: Rule = {
   code: "given-unseen",
   group: "keeping",

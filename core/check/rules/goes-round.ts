@@ -2,6 +2,7 @@ import { plainName } from "../../frame/names.js";
 import type { Rule } from "../rule.js";
 import { seenWhileWalking } from "../walked.js";
 
+/** Finds ladders of Backs that never end. */
 export const goesRound: Rule = {
   code: "goes-round",
   group: "back",

@@ -1,6 +1,7 @@
 import { plainName } from "../../frame/names.js";
 import type { Rule } from "../rule.js";
 
+/** Finds screens that are laid one on another each time a person goes round. */
 export const grows: Rule = {
   code: "grows",
   group: "structure",

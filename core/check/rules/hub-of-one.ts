@@ -4,6 +4,7 @@ import { plainName } from "../../frame/names.js";
 import type { Rule } from "../rule.js";
 import { unwrapping } from "../mends.js";
 
+/** Finds hubs with one child. */
 export const hubOfOne: Rule = {
   code: "hub-of-one",
   group: "bars",

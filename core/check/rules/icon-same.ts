@@ -2,6 +2,7 @@ import { plainName } from "../../frame/names.js";
 import { thatGo, byEdit } from "../mends.js";
 import type { Rule } from "../rule.js";
 
+/** Finds tabs whose active icon is their icon at rest. */
 export const iconSame: Rule = {
   code: "icon-same",
   group: "bars",

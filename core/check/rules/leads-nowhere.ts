@@ -38,6 +38,7 @@ const withoutWays = (frame: Frame, from: Id, to: Id): Mend => {
   );
 };
 
+/** Finds actions, rows and timers that open what stands in no container. */
 export const leadsNowhere: Rule = {
   code: "leads-nowhere",
   group: "structure",

@@ -6,6 +6,7 @@ import { seenWhileWalking } from "../walked.js";
 /** From so many taps in, a person does not expect to be out by one Back. */
 const deep = 2;
 
+/** Finds states in which one Back leaves the app after several taps. */
 export const leavesDeep: Rule = {
   code: "leaves-deep",
   group: "back",

@@ -5,6 +5,7 @@ import { nodeAt } from "../../frame/nodes.js";
 import { patternOf } from "../../frame/pattern.js";
 import type { Rule } from "../rule.js";
 
+/** Finds addresses of screens whose unmet need names nothing in their place. */
 export const linkShowsNothing: Rule = {
   code: "link-shows-nothing",
   group: "links",

@@ -5,6 +5,7 @@ import { nodeAt } from "../../frame/nodes.js";
 import { unwrapping } from "../mends.js";
 import type { Rule } from "../rule.js";
 
+/** Finds stacks in a stack that hold one thing and change nothing. */
 export const loneChild: Rule = {
   code: "lone-child",
   group: "structure",

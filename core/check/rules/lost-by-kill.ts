@@ -6,6 +6,7 @@ import { list } from "../../says/words.js";
 import { byEdit } from "../mends.js";
 import type { Rule } from "../rule.js";
 
+/** Finds forms whose drafts are lost when the system ends the app. */
 export const lostByKill: Rule = {
   code: "lost-by-kill",
   group: "keeping",

@@ -29,6 +29,7 @@ const hidingTheBar = (frame: Frame, view: View, id: Id): Mend | null => {
   return mended.ok && (roomOf(mended.frame, view, id) ?? 0) >= least ? mend : null;
 };
 
+/** Finds views in which bars leave too little height for the content. */
 export const lowContent: Rule = {
   code: "low-content",
   group: "sizes",

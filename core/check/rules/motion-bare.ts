@@ -26,6 +26,7 @@ const bareFor = (motion: Motion, toward: Toward, step: number): number => {
   return longest;
 };
 
+/** Finds motions through which the background shows. */
 export const motionBare: Rule = {
   code: "motion-bare",
   group: "motion",

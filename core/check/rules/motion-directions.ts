@@ -3,6 +3,7 @@ import { byEdit, thatGo } from "../mends.js";
 import { motionsUsed, motionWords } from "../motions-used.js";
 import type { Found, Rule } from "../rule.js";
 
+/** Finds motions whose way back is not the mirror of the way there. */
 export const motionDirections: Rule = {
   code: "motion-directions",
   group: "motion",

@@ -6,6 +6,7 @@ import type { Found, Rule } from "../rule.js";
 const longest = 500;
 const shortest = 80;
 
+/** Finds motions that are too long to wait for, or too short to be seen. */
 export const motionLong: Rule = {
   code: "motion-length",
   group: "motion",

@@ -28,6 +28,7 @@ const narrowerPane = (frame: Frame, id: Id, { target, band }: Where): number | n
   return panes.length < 2 ? null : Math.min(...panes.map((pane) => pane.width));
 };
 
+/** Finds split pairs with a pane too narrow to read. */
 export const narrowPane: Rule = {
   code: "narrow-pane",
   group: "sizes",

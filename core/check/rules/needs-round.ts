@@ -1,6 +1,5 @@
-import { indexOf, isAttached } from "../../frame/frame-index.js";
 import { factCombinations, firstUnmet } from "../../frame/needs.js";
-import { placesOf } from "../../frame/frame-index.js";
+import { indexOf, isAttached, placesOf } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
 import type { Facts, Id } from "../../frame/parts.js";
 import type { Frame } from "../../frame/types.js";
@@ -22,6 +21,7 @@ const roundFrom = (frame: Frame, facts: Facts, id: Id): Id[] | null => {
   return null;
 };
 
+/** Finds needs whose stand-ins lead round to one another. */
 export const needsRound: Rule = {
   code: "needs-round",
   group: "links",

@@ -5,6 +5,7 @@ import { patternOf } from "../../frame/pattern.js";
 import { setting, thatGo } from "../mends.js";
 import type { Rule } from "../rule.js";
 
+/** Finds screens without an address in an app that has addresses. */
 export const noAddress: Rule = {
   code: "no-address",
   group: "links",

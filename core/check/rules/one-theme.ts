@@ -2,6 +2,7 @@ import { colourNames } from "../../frame/parts.js";
 import { list } from "../../says/words.js";
 import type { Rule } from "../rule.js";
 
+/** Finds colours that are set in one of the two themes alone. */
 export const oneTheme: Rule = {
   code: "one-theme",
   group: "looks",

@@ -17,6 +17,7 @@ const wanted = (frame: Frame, id: Id): string[] => {
   return pattern ? (pattern.optional ? pattern.names.slice(0, -1) : pattern.names) : [];
 };
 
+/** Finds ways in that do not hand over what the address of their screen names. */
 export const paramsMissing: Rule = {
   code: "params-missing",
   group: "keeping",

@@ -24,6 +24,7 @@ const isDeep = (frame: Frame, tab: Id): boolean =>
     return node.kind === "stack" && node.children.length > 1;
   });
 
+/** Finds tabs that forget where a person was in them. */
 export const placeLost: Rule = {
   code: "place-lost",
   group: "keeping",

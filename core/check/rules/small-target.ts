@@ -10,6 +10,7 @@ import type { Found, Rule } from "../rule.js";
 /** The narrowest phone there is to care for, CSS px. */
 const narrowestPhone = 320;
 
+/** Finds bars and strips whose parts are too small to be tapped (WCAG 2.2, 2.5.8). */
 export const smallTarget: Rule = {
   code: "small-target",
   group: "sizes",

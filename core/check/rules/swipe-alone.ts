@@ -3,6 +3,7 @@ import { setting, thatGo } from "../mends.js";
 import type { Rule } from "../rule.js";
 import { seenWhileWalking } from "../walked.js";
 
+/** Finds screens that only a swipe from the edge leaves (WCAG 2.2, 2.5.1). */
 export const swipeAlone: Rule = {
   code: "swipe-alone",
   group: "bars",

@@ -34,6 +34,7 @@ const found = (frame: FixedFrame, view: CheckedView, hub: Id, more: readonly Id[
   };
 };
 
+/** Finds tabs that stand behind More and should be in sight. */
 export const tabsBehindMore: Rule = {
   code: "tabs-behind-more",
   group: "bars",

@@ -4,6 +4,7 @@ import { plainName } from "../../frame/names.js";
 import { list } from "../../says/words.js";
 import type { Rule } from "../rule.js";
 
+/** Finds hubs in which some tabs have an icon and others none. */
 export const tabsUneven: Rule = {
   code: "tabs-uneven",
   group: "bars",

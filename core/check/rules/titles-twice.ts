@@ -43,6 +43,7 @@ const inView = (view: CheckedView): Found[] => {
   });
 };
 
+/** Finds screens with the same title (WCAG 2.2, 2.4.2). */
 export const titlesTwice: Rule = {
   code: "titles-twice",
   group: "structure",

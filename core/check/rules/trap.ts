@@ -5,6 +5,7 @@ import { setting, thatGo } from "../mends.js";
 import { freeActionId } from "../free-action.js";
 import { seenWhileWalking } from "../walked.js";
 
+/** Finds screens that nothing leads back from. */
 export const trap: Rule = {
   code: "trap",
   group: "back",

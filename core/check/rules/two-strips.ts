@@ -17,6 +17,7 @@ const hubsWithStrip = (frame: Frame, { lens }: CheckedView, id: Id): Id[] => {
   return found;
 };
 
+/** Finds screens under two headers. */
 export const twoStrips: Rule = {
   code: "two-strips",
   group: "bars",

@@ -2,6 +2,7 @@ import { indexOf, isAttached } from "../../frame/frame-index.js";
 import { plainName } from "../../frame/names.js";
 import type { Rule } from "../rule.js";
 
+/** Finds screens that no tap and no address leads to. */
 export const unreached: Rule = {
   code: "unreached",
   group: "structure",

@@ -3,7 +3,7 @@ import { equal } from "../../frame/equal.js";
 import { plainName } from "../../frame/names.js";
 import { lookOf } from "../../frame/look.js";
 import { isIn, type ViewClass } from "../../frame/views.js";
-import type { Frame, Node } from "../../frame/types.js";
+import type { Frame } from "../../frame/types.js";
 import type { Variation } from "../../frame/parts.js";
 import { viewsSay } from "../../frame/view-words.js";
 import { byEdit, thatGo } from "../mends.js";
@@ -16,6 +16,7 @@ const classesOf = (frame: Frame): ViewClass[] =>
     ),
   );
 
+/** Finds values by view that change nothing in any view. */
 export const varyNothing: Rule = {
   code: "vary-nothing",
   group: "structure",
@@ -28,7 +29,7 @@ export const varyNothing: Rule = {
       (node.vary ?? []).flatMap((entry: Variation, i) => {
         const there = classes.filter((at) => isIn(bandsOf(frame), entry, at));
         const left = (node.vary ?? []).filter((_, other) => other !== i);
-        const without: Frame = { ...frame, nodes: { ...frame.nodes, [id]: { ...node, vary: left } as Node } };
+        const without: Frame = { ...frame, nodes: { ...frame.nodes, [id]: { ...node, vary: left } } };
         const changes = there.some((at) => !equal(lookOf(frame, id, at), lookOf(without, id, at)));
         if (changes) return [];
         const edit = { kind: "set" as const, node: id, key: "vary" as const, ...(left.length && { value: left }) };

@@ -5,6 +5,7 @@ import { patternOf } from "../../frame/pattern.js";
 import { list } from "../../says/words.js";
 import type { Rule } from "../rule.js";
 
+/** Finds screens that a link opens without a value they want. */
 export const wantsMissing: Rule = {
   code: "wants-missing",
   group: "keeping",

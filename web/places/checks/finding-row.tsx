@@ -109,25 +109,7 @@ function FindingMore({ frame, finding, isOffered, playing }: FindingMoreProps) {
           {isOffered && <TriedLine verdict={tried[i]} />}
         </div>
       ))}
-      {show && playing && playing.steps.length > 0 && (
-        <div className="flex flex-wrap items-center gap-1.5">
-          <span className="font-semibold">Played</span>
-          <ol aria-label="Played on the device" className="contents">
-            {playing.steps.map(({ says }, i) => (
-              <li key={i}>
-                <button
-                  type="button"
-                  aria-current={i === playing.at ? "step" : undefined}
-                  onClick={() => playing.goTo(i)}
-                  className="h-7 rounded-sm border border-field bg-plate-2 px-2 hover:bg-plate-0 aria-[current=step]:border-clay aria-[current=step]:bg-clay-soft aria-[current=step]:font-semibold"
-                >
-                  {says}
-                </button>
-              </li>
-            ))}
-          </ol>
-        </div>
-      )}
+      {show && playing && playing.steps.length > 0 && <PlayedSteps playing={playing} />}
       <div className="flex flex-wrap gap-2">
         {show && playing && (
           <>
@@ -149,6 +131,29 @@ function FindingMore({ frame, finding, isOffered, playing }: FindingMoreProps) {
         )}
       </div>
       {silencing && quiet === null && <SilenceLine finding={finding} onDone={() => setSilencing(false)} />}
+    </div>
+  );
+}
+
+/** The steps that show it, each to be gone to on the device. */
+function PlayedSteps({ playing }: { playing: Playing }) {
+  return (
+    <div className="flex flex-wrap items-center gap-1.5">
+      <span className="font-semibold">Played</span>
+      <ol aria-label="Played on the device" className="contents">
+        {playing.steps.map(({ says }, i) => (
+          <li key={i}>
+            <button
+              type="button"
+              aria-current={i === playing.at ? "step" : undefined}
+              onClick={() => playing.goTo(i)}
+              className="h-7 rounded-sm border border-field bg-plate-2 px-2 hover:bg-plate-0 aria-[current=step]:border-clay aria-[current=step]:bg-clay-soft aria-[current=step]:font-semibold"
+            >
+              {says}
+            </button>
+          </li>
+        ))}
+      </ol>
     </div>
   );
 }

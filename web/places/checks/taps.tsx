@@ -44,7 +44,6 @@ export function Taps({
   onShow: (played: Played) => void;
 }) {
   const [asked, setAsked] = useState(0);
-  const [isAll, setAll] = useState(false);
   const at = walks[asked] ?? walks[0];
   const screens = useMemo(() => [...(at?.walk.screens ?? [])].sort((a, b) => b.taps - a.taps), [at]);
   const counts = useMemo(() => {
@@ -53,10 +52,6 @@ export function Taps({
   }, [screens]);
   if (!at) return null;
   const where = { target: at.target, band: at.band };
-  const wayOf = (screen: (typeof screens)[number]): string =>
-    playedSteps(frame, { ...screen, where })
-      .steps.flatMap(({ top }, i, all) => (top !== null && top !== all[i - 1]?.top ? [plainName(frame, top)] : []))
-      .join(" › ");
   const targets = new Map(targetsOf(frame).map(({ id, label }) => [id, label]));
   return (
     <section aria-label="Taps to every screen" className="flex flex-col gap-2">
@@ -82,46 +77,66 @@ export function Taps({
           <TapChart counts={counts} />
           <figcaption className="text-center text-[12px] text-ink-2">screens by the taps to them</figcaption>
         </figure>
-        <div className="overflow-hidden rounded-sm border border-rule bg-plate-1">
-          <table className="w-full text-left">
-            <thead className="text-[12px] text-ink-2">
-              <tr>
-                <th className="px-2.5 py-1 font-normal">farthest</th>
-                <th className="px-2 py-1 font-normal">taps</th>
-                <th className="px-2 py-1 font-normal">way</th>
-              </tr>
-            </thead>
-            <tbody>
-              {(isAll ? screens : screens.slice(0, shownRows)).map((screen) => (
-                <tr key={screen.id} className="border-t border-rule">
-                  <th className="px-2.5 py-1 font-semibold">
-                    <button
-                      type="button"
-                      title="Show the way on the device"
-                      className="text-left hover:underline"
-                      onClick={() => onShow({ beginning: screen.beginning, events: screen.events, where })}
-                    >
-                      {plainName(frame, screen.id)}
-                    </button>
-                  </th>
-                  <td className="px-2 py-1 font-semibold">{screen.taps}</td>
-                  <td className="px-2 py-1 text-[12.5px] text-ink-2">{wayOf(screen)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {screens.length > shownRows && (
-            <button
-              type="button"
-              className="w-full border-t border-rule px-2.5 py-1 text-left font-medium text-petrol hover:bg-plate-0"
-              onClick={() => setAll(!isAll)}
-            >
-              {isAll ? "Only the farthest" : `All ${screens.length} screens`}
-            </button>
-          )}
-        </div>
+        <TapTable frame={frame} where={where} screens={screens} onShow={onShow} />
       </div>
     </section>
+  );
+}
+
+interface TapTableProps {
+  frame: Frame;
+  where: Played["where"];
+  /** Every screen, the farthest first. */
+  screens: CheckReport["walks"][number]["walk"]["screens"];
+  onShow: (played: Played) => void;
+}
+
+/** The screens with the taps and the way to each, which is shown on the device by a press of its name. */
+function TapTable({ frame, where, screens, onShow }: TapTableProps) {
+  const [isAll, setAll] = useState(false);
+  const wayOf = (screen: (typeof screens)[number]): string =>
+    playedSteps(frame, { ...screen, where })
+      .steps.flatMap(({ top }, i, all) => (top !== null && top !== all[i - 1]?.top ? [plainName(frame, top)] : []))
+      .join(" › ");
+  return (
+    <div className="overflow-hidden rounded-sm border border-rule bg-plate-1">
+      <table className="w-full text-left">
+        <thead className="text-[12px] text-ink-2">
+          <tr>
+            <th className="px-2.5 py-1 font-normal">farthest</th>
+            <th className="px-2 py-1 font-normal">taps</th>
+            <th className="px-2 py-1 font-normal">way</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(isAll ? screens : screens.slice(0, shownRows)).map((screen) => (
+            <tr key={screen.id} className="border-t border-rule">
+              <th className="px-2.5 py-1 font-semibold">
+                <button
+                  type="button"
+                  title="Show the way on the device"
+                  className="text-left hover:underline"
+                  onClick={() => onShow({ beginning: screen.beginning, events: screen.events, where })}
+                >
+                  {plainName(frame, screen.id)}
+                </button>
+              </th>
+              <td className="px-2 py-1 font-semibold">{screen.taps}</td>
+              <td className="px-2 py-1 text-[12.5px] text-ink-2">{wayOf(screen)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {screens.length > shownRows && (
+        <button
+          type="button"
+          className="w-full border-t border-rule px-2.5 py-1 text-left font-medium text-petrol hover:bg-plate-0"
+          onClick={() => setAll(!isAll)}
+        >
+          {isAll ? "Only the farthest" : `All ${screens.length} screens`}
+        </button>
+      )}
+    </div>
   );
 }
 

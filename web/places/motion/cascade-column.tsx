@@ -88,12 +88,38 @@ interface LevelRowProps {
   target: Id | undefined;
 }
 
+interface LevelSelectProps {
+  frame: Frame;
+  name: string;
+  /** The motion it says; null where it says none. */
+  says: Id | null;
+  isOver: boolean;
+  onSet: (id: Id | null) => void;
+}
+
+/** The motion that a level says, to be set there. One that the frame does not have is shown with a question mark. */
+function LevelSelect({ frame, name, says, isOver, onSet }: LevelSelectProps) {
+  const isUnknown = says !== null && !motionAt(frame, says);
+  return (
+    <Select
+      label={`Motion that ${name} says`}
+      className={`w-full ${isOver && says ? "line-through opacity-70" : ""}`}
+      value={says ?? ""}
+      options={[
+        { value: "", label: "–" },
+        ...(isUnknown && says ? [{ value: says, label: `${says} ?` }] : []),
+        ...motionIds(frame).map((id) => ({ value: id, label: motionName(frame, id) })),
+      ]}
+      onChange={(id) => onSet(id || null)}
+    />
+  );
+}
+
 /** One level of the cascade: whose it is, which motion it says, and setting that there. */
 function LevelRow({ frame, view, move, step, isLit, isOver, target }: LevelRowProps) {
   const { editing } = useOpenFrame();
   const [name, says] = levelWords(frame, step, move);
   const level = settable(step, move);
-  const isUnknown = step.says !== null && !motionAt(frame, step.says);
   const set = (id: Id | null) => {
     const edit = level && motionEdit(frame, move, level, id, target);
     const what = id === null ? `${name} says no motion` : `${name} moves by ${motionName(frame, id)}`;
@@ -116,17 +142,7 @@ function LevelRow({ frame, view, move, step, isLit, isOver, target }: LevelRowPr
         <span className="block truncate text-[12px] text-ink-2">{says}</span>
       </span>
       {level ? (
-        <Select
-          label={`Motion that ${name} says`}
-          className={`w-full ${isOver && step.says ? "line-through opacity-70" : ""}`}
-          value={step.says ?? ""}
-          options={[
-            { value: "", label: "–" },
-            ...(isUnknown && step.says ? [{ value: step.says, label: `${step.says} ?` }] : []),
-            ...motionIds(frame).map((id) => ({ value: id, label: motionName(frame, id) })),
-          ]}
-          onChange={(id) => set(id || null)}
-        />
+        <LevelSelect frame={frame} name={name} says={step.says} isOver={isOver} onSet={set} />
       ) : (
         <span
           className={`truncate text-right ${isOver && step.says ? "text-ink-2 line-through" : isLit ? "font-semibold text-petrol" : "text-ink-2"}`}

@@ -4,6 +4,13 @@ import { NumberLine } from "./number-line.js";
 
 type Points = [number, number, number, number];
 
+/** The four numbers with another one in one place. */
+const withNumber = (points: Points, at: number, value: number): Points => {
+  const next: Points = [...points];
+  next[at] = value;
+  return next;
+};
+
 export interface CurveFieldProps {
   name: string;
   bezier: Points;
@@ -113,7 +120,7 @@ export function CurveField(props: CurveFieldProps) {
             step={0.01}
             least={i % 2 === 0 ? 0 : -5}
             most={i % 2 === 0 ? 1 : 5}
-            onDone={(value) => onPut(bezier.map((each, n) => (n === i ? value : each)) as Points)}
+            onDone={(value) => onPut(withNumber(bezier, i, value))}
           />
         ))}
       </div>

@@ -73,7 +73,10 @@ interface TrackWords {
 }
 
 /** The kinds of eases, the plain one first. */
-export type EaseKind = "linear" | "bezier" | "spring" | "steps";
+/** The kinds of eases. */
+export const easeKinds = ["linear", "bezier", "spring", "steps"] as const;
+export type EaseKind = (typeof easeKinds)[number];
+
 export const easeKindOf = (ease: Ease): EaseKind =>
   ease === "linear" ? "linear" : "bezier" in ease ? "bezier" : "spring" in ease ? "spring" : "steps";
 

@@ -3,15 +3,15 @@ import {
   atRest,
   type Frame,
   type Id,
+  keysOf,
   layerId,
   type LayerSample,
   measure,
   type Motion,
   motionIds,
-  moverAt,
   type MoveExample,
+  moverAt,
   plainName,
-  type TrackProperty,
   type View,
 } from "../../../core/index.js";
 import { Button } from "../../parts/button.js";
@@ -147,7 +147,7 @@ const fitting = (room: Size | null, view: View, count: number): { scale: number;
 };
 
 const inWords = (layer: LayerSample): string =>
-  (Object.keys(trackProperties) as TrackProperty[])
+  keysOf(trackProperties)
     .filter((property) => Math.abs(layer[property] - atRest[property]) > 0.0005)
     .map((property) => {
       const { label, unit } = trackProperties[property];
@@ -198,7 +198,7 @@ function Layers({ frame, example, staged, time, onDevice, isUnder }: StageProps 
 }
 
 /** Going by, and how fast. */
-export function Playing({ time }: { time: StageTime }) {
+function Playing({ time }: { time: StageTime }) {
   const isPlaying = useStageTime(time, (shown) => shown.isPlaying);
   const pace = useStageTime(time, (shown) => shown.pace);
   return (

@@ -1,5 +1,7 @@
 import {
   type Ease,
+  firstOf,
+  keysOf,
   type LayerName,
   type Motion,
   type MotionShape,
@@ -50,9 +52,7 @@ export const withoutTrack = (motion: Motion, { toward, layer, property }: TrackP
 
 /** Properties that no track of a layer moves yet. */
 export const freeProperties = (shape: MotionShape, layer: LayerName): TrackProperty[] =>
-  (Object.keys(trackProperties) as TrackProperty[]).filter(
-    (property) => !shape[layer].some((track) => track.property === property),
-  );
+  keysOf(trackProperties).filter((property) => !shape[layer].some((track) => track.property === property));
 
 /** Where a new track begins, far from its rest. */
 const begins: Readonly<Record<TrackProperty, number>> = { x: 100, y: 100, scale: 0.9, opacity: 0, turn: 60 };
@@ -88,7 +88,7 @@ export const easeOfKind = (kind: EaseKind, ms: number): Ease => {
     case "linear":
       return "linear";
     case "bezier":
-      return { bezier: [...(namedCurves[0]?.bezier ?? [0, 0, 1, 1])] as [number, number, number, number] };
+      return { bezier: [...firstOf(namedCurves).bezier] };
     case "spring":
       return { spring: roundedSpring(springFor({ settle: Math.max(80, ms), overshoot: 0 })) };
     case "steps":

@@ -1,6 +1,6 @@
 import { type Motion, type Track, trackMs } from "../../../core/index.js";
 import { Select } from "../../parts/select.js";
-import { type EaseKind, easeKindOf, easeName, namedCurves, trackProperties } from "./motion-words.js";
+import { easeKindOf, easeKinds, easeName, namedCurves, trackProperties } from "./motion-words.js";
 import { NumberLine } from "./number-line.js";
 import { TimeBar } from "./time-bar.js";
 import type { StageTime } from "./stage-time.js";
@@ -131,9 +131,9 @@ function EaseSelect({ name, track: { ease }, lasts, onEase }: EaseSelectProps) {
       options={kinds}
       onChange={(id) => {
         const named = namedCurves.find((each) => each.id === id);
-        const next = named
-          ? { bezier: [...named.bezier] as [number, number, number, number] }
-          : easeOfKind(id as EaseKind, lasts);
+        const next: Track["ease"] = named
+          ? { bezier: [...named.bezier] }
+          : easeOfKind(easeKinds.find((kind) => kind === id) ?? "linear", lasts);
         onEase(next, `goes ${named?.label ?? kinds.find((each) => each.value === id)?.label}`);
       }}
     />

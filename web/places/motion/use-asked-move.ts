@@ -37,7 +37,7 @@ export interface Asks {
   stage?: StageWay;
 }
 
-const isStage = (text: string | null): text is StageWay => text === "back" || text === "turned";
+const isStage = (text: string | null | undefined): text is StageWay => text === "back" || text === "turned";
 
 /** A move by one of the ways into its screen. */
 const byWay = (frame: Frame, move: AppMove, by: string | null): AppMove => {
@@ -78,13 +78,13 @@ export const useAskedMove = (frame: Frame, view: View): [AskedMove, (asks: Asks)
       cascade,
       id: tried && motionId ? motionId : (cascade?.id ?? ""),
       motion: tried ?? cascade?.motion ?? still,
-      stage: isStage(stage ?? null) ? (stage as StageWay) : "forward",
+      stage: isStage(stage) ? stage : "forward",
     };
   }, [frame, view, moves, wanted, by, motionId, stage, chosen]);
   const ask = useCallback(
     (asks: Asks) =>
       write((next) => {
-        for (const [name, value] of Object.entries(asks) as [string, string | null][])
+        for (const [name, value] of Object.entries<string | null>({ ...asks }))
           if (value === null || (name === "stage" && value === "forward")) next.delete(name);
           else next.set(name, value);
       }),

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import { useEditing, useLive } from "../../app/open-frame.js";
+import type { Chosen } from "../../app/place.js";
 import { BenchFoot, type Tool } from "./bench/bench-foot.js";
 import { useFollowing } from "./bench/use-following.js";
 import { useIsBeside } from "./bench/bench-shape.js";
@@ -29,6 +30,18 @@ const smallMap = beside(
   () => import("./drawing/small-map.js"),
   () => null,
 );
+
+interface MapBesideProps {
+  stage: ReturnType<typeof useStage>;
+  sight: ReturnType<typeof useSight>;
+  chosen: Chosen | null;
+}
+
+/** The small map, where the plan is larger than its room. */
+function MapBeside({ stage, sight, chosen }: MapBesideProps) {
+  if (!stage.layout || !sight.part) return null;
+  return <smallMap.Part layout={stage.layout} chosen={chosen} sight={sight.part} onGo={sight.goTo} />;
+}
 
 /** The structure: plates in plates, worked by mouse and by keys, with what is chosen on the bench below. */
 export function Plan() {
@@ -61,18 +74,11 @@ export function Plan() {
   const onKeyDown = usePlanKeys({ frame, picking, stage, folds, renaming, adding, taking, takesFocus, make, setTool });
   useClipboard({ frame, chosen, others, make });
   const shown = { frame, pictured: deferred, view, stage, sight, picking, renaming, folds, reach: reached.reach };
+  const line = { frame, reached, shows, onShows: setShows, zoom: stage.zoom, onZoom: stage.zoomTo, onFit: stage.fit };
   return (
     <main ref={measured} className={`relative flex min-w-0 grow ${isBeside ? "" : "flex-col"}`}>
       <div className="relative flex min-h-0 min-w-0 grow flex-col">
-        <PlanLine
-          frame={frame}
-          reached={reached}
-          shows={shows}
-          onShows={setShows}
-          zoom={stage.zoom}
-          onZoom={stage.zoomTo}
-          onFit={stage.fit}
-        />
+        <PlanLine {...line} />
         <div
           ref={stage.room}
           className="relative min-h-0 min-w-0 grow scroll-p-2 overflow-auto"
@@ -84,22 +90,13 @@ export function Plan() {
         >
           <PlanTree {...shown} {...drawn} filing={filing} adding={adding} />
         </div>
-        {stage.layout && sight.part && (
-          <smallMap.Part layout={stage.layout} chosen={chosen} sight={sight.part} onGo={sight.goTo} />
-        )}
+        <MapBeside stage={stage} sight={sight} chosen={chosen} />
       </div>
       <BenchFoot
-        tool={tool}
+        {...{ tool, touched, make, adding, taking, chosen, others, view }}
         onTool={setTool}
-        touched={touched}
-        make={make}
-        adding={adding}
-        taking={taking}
-        chosen={chosen}
-        others={others}
         frame={onBench}
         isPictured={stage.layout !== null && !stage.layout.cards.some((card) => card.picture)}
-        view={view}
         onChoose={(next, also) => picking.select(next, false, also)}
       />
     </main>

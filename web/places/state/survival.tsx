@@ -25,7 +25,7 @@ export interface SurvivalProps {
 
 type Case = "this" | "worst";
 
-export const pieceNames: Readonly<Record<Piece, string>> = {
+const pieceNames: Readonly<Record<Piece, string>> = {
   place: "place",
   scroll: "scroll",
   draft: "draft",

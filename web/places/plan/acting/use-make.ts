@@ -5,7 +5,7 @@ import type { Planned } from "./edits.js";
 import type { TakesFocus } from "../drawing/use-into-sight.js";
 
 /** Makes a planned edit and chooses what it says; answers whether it could be made. What cannot be is told by the session. */
-export const useMake = (): ((planned: Planned | null) => boolean) => {
+const useMake = (): ((planned: Planned | null) => boolean) => {
   const opened = useOpenFrame();
   const [, choose] = useChosen();
   const latest = useRef(choose);

@@ -4,11 +4,12 @@ import {
   type Frame,
   heldBy,
   type Id,
+  isOfKind,
   type Node,
-  type NodeKind,
   nodeAt,
-  type Planned,
   type NodeKey,
+  type NodeKind,
+  type Planned,
   type Slot,
   type Standpoints,
   type ValueOf,
@@ -56,8 +57,8 @@ export const useNode = (): Node => {
 /** The same for a group of one kind of nodes. */
 export const useNodeOf = <K extends NodeKind>(kind: K): Extract<Node, { kind: K }> => {
   const node = useNode();
-  if (node.kind !== kind) throw new Error(`a group of a ${kind} is shown for a ${node.kind}`);
-  return node as Extract<Node, { kind: K }>;
+  if (!isOfKind<Node, K>(node, kind)) throw new Error(`a group of a ${kind} is shown for a ${node.kind}`);
+  return node;
 };
 
 /** What holds on the node of itself. */

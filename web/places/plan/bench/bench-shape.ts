@@ -19,7 +19,7 @@ const most = 12;
 
 const read = (value: unknown): BenchShape | null => {
   if (!hasShape(value, { height: "number", width: "number", open: "object" })) return null;
-  const { height, width, open } = value as unknown as BenchShape;
+  const { height, width, open } = value;
   return { height, width, open: Array.isArray(open) ? open.filter(isText) : [] };
 };
 

@@ -111,7 +111,7 @@ const faceWords = ({ frame, view, id }: About): string => {
 };
 
 const ruleWords = ({ node }: About): string => {
-  const of = (key: "keep") => optionsOf(key, true).find(({ value }) => value === String(heldBy(node as never, key)));
+  const of = (key: "keep") => optionsOf(key, true).find(({ value }) => value === String(heldBy(node, key)));
   return of("keep")?.label ?? "";
 };
 

@@ -1,6 +1,6 @@
 import { useDeferredValue, useState } from "react";
 import { flushSync } from "react-dom";
-import type { Frame } from "../../../../core/index.js";
+import { type Frame, fromKeys } from "../../../../core/index.js";
 
 /** What anything that a person does to a field begins with, before the field has another value: drawn anew then, it would be the old one again. */
 const touches = [
@@ -32,6 +32,6 @@ export const useFollowing = (frame: Frame): Following => {
   const catchUp = () => {
     if (onFields !== frame) flushSync(() => setCaughtUp(frame));
   };
-  const touched = Object.fromEntries(touches.map((touch) => [touch, catchUp])) as Following["touched"];
+  const touched = fromKeys(touches, () => catchUp);
   return { deferred, frame: onFields, touched };
 };

@@ -4,7 +4,7 @@ import { External } from "../../../data/external.js";
 /** The peg or row of a way that is pointed at, by its mark. Apart from all else, so that a hover draws those of that way alone anew. */
 const lit = new External<{ mark: string | null }>({ mark: null });
 
-export const setLit = (mark: string | null): void => lit.set({ mark });
+const setLit = (mark: string | null): void => lit.set({ mark });
 
 /** Whether the way with this mark is pointed at. */
 export const useIsLit = (mark: string | null): boolean =>

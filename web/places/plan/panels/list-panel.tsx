@@ -24,6 +24,13 @@ const signs: [string, string][] = [
   ["#id  &id", "its id; that screen here too"],
 ];
 
+/** Where a fault stands in a text: the index where it begins, and where it ends. */
+const rangeOf = (text: string, { line, column, length }: OutlineFault): [number, number] => {
+  const rows = text.split("\n").slice(0, line - 1);
+  const start = rows.reduce((sum, row) => sum + row.length + 1, 0) + column - 1;
+  return [start, start + length];
+};
+
 /** Writes an indented list of names, shows what it would make and what is wrong in it, and makes it in one step. */
 export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) {
   const id = useEditing((edited) => edited.id);
@@ -52,11 +59,9 @@ export default function ListPanel({ frame, chosen, make, onClose }: PanelProps) 
     keepListText(id, "");
     onClose();
   };
-  const goTo = ({ line, column, length }: OutlineFault) => {
-    const rows = text.split("\n").slice(0, line - 1);
-    const start = rows.reduce((sum, row) => sum + row.length + 1, 0) + column - 1;
+  const goTo = (fault: OutlineFault) => {
     area.current?.focus();
-    area.current?.setSelectionRange(start, start + length);
+    area.current?.setSelectionRange(...rangeOf(text, fault));
   };
   const onText = (next: string) => keepListText(id, next);
   return (

@@ -1,4 +1,4 @@
-import { useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import {
   appSlots,
   type ColourName,
@@ -31,6 +31,84 @@ interface Trying {
   hex: string;
 }
 
+/** The colours as a table: a row for each, with its field for the light and the dark side. */
+function ColourTable({ field }: { field: FieldOf }) {
+  return (
+    <table className="border-separate border-spacing-x-1.5 border-spacing-y-0.5">
+      <SidesHead />
+      <tbody>
+        {colourNames.map((name) => (
+          <tr key={name}>
+            <td className="whitespace-nowrap">{colourWords[name]}</td>
+            {sides.map((side) => (
+              <td key={side}>{field(side, name)}</td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Draws the field of a colour on one side. */
+type FieldOf = (side: Side, name: ColourName) => ReactNode;
+
+interface GroupsProps {
+  frame: Frame;
+  view: View;
+  theme: ReturnType<typeof useTheme>[0];
+  change: ReturnType<typeof useTheme>[1];
+  mark: ReturnType<typeof markOf>;
+  palettes: Record<Side, Palette>;
+  /** Where what is set by view is faint. */
+  elsewhere: ReturnType<typeof faintInSomeViews>;
+  field: FieldOf;
+}
+
+/** The groups of the panel, each with what it says now. */
+const groupsOf = ({ frame, view, theme, mark, palettes, elsewhere, field, change }: GroupsProps): BenchGroup[] => [
+  {
+    id: "colours",
+    label: "colours",
+    name: "Colours",
+    value: `${colourNames.filter((name) => theme.light?.[name] ?? theme.dark?.[name]).length} set`,
+    width: 380,
+    body: () => <ColourTable field={field} />,
+  },
+  {
+    id: "contrast",
+    label: "contrast",
+    name: "Contrast",
+    value: contrastVerdict(palettes, mark, elsewhere.length > 0),
+    width: 520,
+    body: () => <ContrastGroup {...palettes} mark={mark} />,
+  },
+  {
+    id: "measures",
+    label: "marks and measures",
+    name: "Marks and measures",
+    value: mark,
+    width: 380,
+    body: () => <MeasuresGroup theme={theme} mark={mark} onChange={change} />,
+  },
+  {
+    id: "icons",
+    label: "icons of its own",
+    name: "Icons of the app's own",
+    value: String(Object.keys(frame.icons ?? {}).length || "none"),
+    width: 380,
+    body: () => <IconsGroup frame={frame} />,
+  },
+  {
+    id: "app-views",
+    label: "differs by view",
+    name: "Otherwise in some views",
+    value: countSays(appSlots.filter(({ slot }) => isVaried(frame, slot)).length),
+    width: 420,
+    body: () => <AppViewsGroup frame={frame} view={view} elsewhere={elsewhere} />,
+  },
+];
+
 /** Colours, marks and measures of the app's bars and strips, with the contrast of every pair as it changes. */
 export default function ThemeGroups({ frame, view, onClose }: { frame: Frame; view: View; onClose: () => void }) {
   const [theme, change] = useTheme();
@@ -59,62 +137,7 @@ export default function ThemeGroups({ frame, view, onClose }: { frame: Frame; vi
       onDone={(hex) => colour(side, name, hex)}
     />
   );
-  const groups: BenchGroup[] = [
-    {
-      id: "colours",
-      label: "colours",
-      name: "Colours",
-      value: `${colourNames.filter((name) => theme.light?.[name] ?? theme.dark?.[name]).length} set`,
-      width: 380,
-      body: () => (
-        <table className="border-separate border-spacing-x-1.5 border-spacing-y-0.5">
-          <SidesHead />
-          <tbody>
-            {colourNames.map((name) => (
-              <tr key={name}>
-                <td className="whitespace-nowrap">{colourWords[name]}</td>
-                {sides.map((side) => (
-                  <td key={side}>{field(side, name)}</td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      ),
-    },
-    {
-      id: "contrast",
-      label: "contrast",
-      name: "Contrast",
-      value: contrastVerdict(palettes, mark, elsewhere.length > 0),
-      width: 520,
-      body: () => <ContrastGroup {...palettes} mark={mark} />,
-    },
-    {
-      id: "measures",
-      label: "marks and measures",
-      name: "Marks and measures",
-      value: mark,
-      width: 380,
-      body: () => <MeasuresGroup theme={theme} mark={mark} onChange={change} />,
-    },
-    {
-      id: "icons",
-      label: "icons of its own",
-      name: "Icons of the app's own",
-      value: String(Object.keys(frame.icons ?? {}).length || "none"),
-      width: 380,
-      body: () => <IconsGroup frame={frame} />,
-    },
-    {
-      id: "app-views",
-      label: "differs by view",
-      name: "Otherwise in some views",
-      value: countSays(appSlots.filter(({ slot }) => isVaried(frame, slot)).length),
-      width: 420,
-      body: () => <AppViewsGroup frame={frame} view={view} elsewhere={elsewhere} />,
-    },
-  ];
+  const groups = groupsOf({ frame, view, theme, mark, palettes, elsewhere, field, change });
   return (
     <>
       <PanelHead
