@@ -15,7 +15,7 @@ const endBy = (terminal: Terminal, error: unknown): void => {
   terminal.code = 2;
 };
 
-/** Does what a command line asks for and answers the exit code. Of the commands, in the order they are told, only what is asked for is loaded. */
+/** Does what a command line asks for and answers the exit code. Of the commands, in the order they are listed, only what is asked for is loaded. */
 export const run = async (args: readonly string[], terminal: Terminal, commands: Commands): Promise<number> => {
   const program = new Command("handy-frame")
     .description("Lay out a mobile app's navigation shell, run it at once, and see what Back will do.")

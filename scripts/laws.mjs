@@ -5,6 +5,7 @@ import { randomInt } from "node:crypto";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import process from "node:process";
+import { jestArguments } from "./jest.mjs";
 
 const root = join(import.meta.dirname, "..");
 const given = Number(process.argv[2] ?? 10);
@@ -25,15 +26,7 @@ while (Date.now() < until) {
   const seed = randomInt(2 ** 31);
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
-    [
-      "--experimental-vm-modules",
-      "--disable-warning=ExperimentalWarning",
-      join(root, "node_modules/jest/bin/jest.js"),
-      "--selectProjects",
-      "unit",
-      "--runTestsByPath",
-      ...files,
-    ],
+    [...jestArguments, "--selectProjects", "unit", "--runTestsByPath", ...files],
     { cwd: root, encoding: "utf8", env: { ...process.env, LAWS_SEED: String(seed) }, maxBuffer: 1e9 },
   );
   rounds += 1;

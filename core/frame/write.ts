@@ -89,7 +89,7 @@ const plainByField: { [K in FrameField]?: (value: NonNullable<Frame[K]>) => Fram
 
 const plainIn: Readonly<Record<string, ((value: never) => unknown) | undefined>> = plainByField;
 
-/** A field of the frame in its plain form; undefined when it goes without saying. What is no field stays as it is. */
+/** Returns a field of the frame in its plain form, or undefined if it goes without saying. What is no field stays as it is. */
 export const plainFieldOf = (key: string, value: unknown): unknown => {
   if (value === undefined) return undefined;
   const plain = (Object.hasOwn(plainIn, key) ? plainIn[key]?.(value as never) : undefined) ?? value;

@@ -2,7 +2,7 @@ import { markOf } from "../../frame/sizes.js";
 import { colourPairs, coloursOf } from "../../frame/theme.js";
 import type { Found, Rule } from "../rule.js";
 
-/** Finds colours of the theme with too little contrast to what they stand on (WCAG 2.2, 1.4.3 and 1.4.11). */
+/** Finds colours of the theme with too little contrast to their background (WCAG 2.2, 1.4.3 and 1.4.11). */
 export const contrast: Rule = {
   code: "contrast",
   group: "looks",

@@ -34,7 +34,7 @@ const clearing = (frame: Frame, view: View, id: Id, isPushed: boolean): Mend | n
   return mended.ok && barOver(mended.frame, view, id) === null ? mend : null;
 };
 
-/** Finds buttons at the foot of a screen or sheet that lie under a floating bar. */
+/** Finds buttons at the foot of a screen or sheet that a floating bar covers. */
 export const floatingCovers: Rule = {
   code: "floating-covers",
   group: "sizes",

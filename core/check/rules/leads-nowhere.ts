@@ -38,7 +38,7 @@ const withoutWays = (frame: Frame, from: Id, to: Id): Mend => {
   );
 };
 
-/** Finds actions, rows and timers that open what stands in no container. */
+/** Finds actions, rows and timers that open a loose node. */
 export const leadsNowhere: Rule = {
   code: "leads-nowhere",
   group: "structure",

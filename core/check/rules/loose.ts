@@ -3,7 +3,7 @@ import { plainName } from "../../frame/names.js";
 import { byEdit, thatGo } from "../mends.js";
 import type { Rule } from "../rule.js";
 
-/** Finds nodes that stand in no container. */
+/** Finds nodes without a container. */
 export const loose: Rule = {
   code: "loose",
   group: "structure",

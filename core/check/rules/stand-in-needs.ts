@@ -3,7 +3,7 @@ import { plainName } from "../../frame/names.js";
 import { needsAbove, needWords, standsInFor } from "../../frame/needs.js";
 import type { Rule } from "../rule.js";
 
-/** Finds screens that stand in for a need and have a need themselves. */
+/** Finds sign-in screens, and others that replace an unmet need, with a need themselves. */
 export const standInNeeds: Rule = {
   code: "stand-in-needs",
   group: "links",

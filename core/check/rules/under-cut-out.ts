@@ -32,7 +32,7 @@ const underCut = (frame: Frame, view: View, id: Id): string | null => {
   return under ? (touched[under.role] ?? null) : null;
 };
 
-/** Finds headers, bars and rails that lie under a hole in the screen. */
+/** Finds headers, bars and rails that a hole in the screen covers. */
 export const underCutOut: Rule = {
   code: "under-cut-out",
   group: "sizes",
