@@ -11,8 +11,8 @@ import { timesOf } from "./test-times.mjs";
 const root = join(import.meta.dirname, "..");
 /** Seconds of tests that are run, as long as they took last; two run at a time. */
 const most = 35;
-/** Seconds that a file is taken to need which never ran here. */
-const usual = 4;
+/** Seconds that a file is taken to need which never ran here, by its project. */
+const usual = { unit: 4, e2e: 25 };
 
 const git = (...args) => execFileSync("git", args, { cwd: root, encoding: "utf8" }).split("\n").filter(Boolean);
 const isThere = (revision) => {
@@ -29,13 +29,13 @@ const changed = [
 
 /** Which tests of the real interface work each part of the page, besides those named after it. */
 const worked = [
-  ["web/places/plan", ["editing", "adding", "keys"]],
+  ["web/places/plan", ["adding", "keys"]],
   ["web/places/motion", ["motion-place"]],
   ["web/device", ["device"]],
   ["web/companion", ["device"]],
-  ["web/data", ["windows", "late"]],
+  ["web/data", ["late", "device"]],
   ["web/app", ["address", "keys"]],
-  ["web/parts", ["editing"]],
+  ["web/parts", ["adding"]],
   ["web", ["device"]],
   ["server", ["serving"]],
 ];
@@ -43,7 +43,7 @@ const inBrowser = (file) => {
   const named = /^web\/places\/(\w+)/.exec(file)?.[1];
   const own = named && existsSync(join(root, `e2e/${named}.test.ts`)) ? [named] : [];
   const found = worked.filter(([folder]) => file.startsWith(`${folder}/`)).flatMap(([, names]) => names);
-  return [...own, ...found].slice(0, 1).map((name) => `e2e/${name}.test.ts`);
+  return [...own, ...found].map((name) => `e2e/${name}.test.ts`);
 };
 
 /** How far a test is from what changed: 0 beside it, 1 in the same part, 2 where it imports it. */
@@ -68,12 +68,15 @@ const related = sources.length
   : [];
 const took = timesOf(root);
 // what is loaded for a file is not in its time
-const secondsOf = (test) => (took.get(test) ?? usual) + 1;
+const secondsOf = (test) => (took.get(test) ?? (test.startsWith("e2e/") ? usual.e2e : usual.unit)) + 1;
 const nearest = related.sort((a, b) => distance(a) - distance(b) || secondsOf(a) - secondsOf(b));
-const chosen = [...new Set(sources.flatMap(inBrowser))].slice(0, 1);
-let left = 2 * most - chosen.reduce((sum, test) => sum + secondsOf(test), 0);
-for (const test of nearest) {
-  if (secondsOf(test) > left) continue;
+// what lies beside the change comes first; then one look at the real interface, the shortest; then whoever imports it
+const beside = nearest.filter((test) => distance(test) === 0);
+const [inPage] = [...new Set(sources.flatMap(inBrowser))].sort((a, b) => secondsOf(a) - secondsOf(b));
+const chosen = inPage === undefined ? [] : [inPage];
+let left = 2 * most - Math.min(most, inPage === undefined ? 0 : secondsOf(inPage));
+for (const test of [...beside, ...nearest]) {
+  if (chosen.includes(test) || secondsOf(test) > left) continue;
   left -= secondsOf(test);
   chosen.push(test);
 }
