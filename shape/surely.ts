@@ -129,7 +129,8 @@ const arrayOf = (described: Described): Surely => {
     for (const one of value) if (!item(one)) return false;
     return true;
   };
-  return all(isEach, rulesOf(described));
+  // a list that is too long is not gone over
+  return all(Array.isArray, rulesOf(described), isEach);
 };
 
 /** One form or another: any of several, one by a key of the value, or one for lists and one for all else. */
