@@ -37,16 +37,18 @@ test.each(looks)(
       if (id !== null) await me.see(chosen(id));
       for (const [width = 0, height = 0] of windows) {
         await resize(width, height);
-        const look = async (where: string, parts: string) => {
-          for (const each of await badlyDrawn(me.page, parts)) wrong.add(`${width} by ${height}, ${where}: ${each}`);
+        const look = async (where: string, parts: string, ...themes: ("dark" | "light")[]) => {
+          for (const each of await badlyDrawn(me.page, parts, themes))
+            wrong.add(`${width} by ${height}, ${where}: ${each}`);
         };
         await me.see("[data-group]");
-        await look(at, "main");
+        // a theme changes colours alone, as web/app/theme.test.ts holds: what is opened then is looked at in one of them
+        await look(at, "main", "dark", "light");
         for (const group of await me.page.$$eval("[data-group]", (groups) =>
           groups.map((each) => (each as HTMLElement).dataset.group!),
         )) {
           await me.group(group);
-          await look(`${at} ${group}`, 'section[aria-label="Bench"]');
+          await look(`${at} ${group}`, 'section[aria-label="Bench"]', "light");
         }
       }
     }

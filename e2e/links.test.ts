@@ -259,6 +259,7 @@ test("addresses are brought in from a sitemap, a table or a list, and shown befo
   // the focus goes back to where it was before
   await me.keys("Escape");
   await me.page.waitForFunction(() => document.activeElement?.textContent?.includes("Bring in addresses"));
+  await me.page.waitForSelector(area, { hidden: true });
   await me.keys("Enter");
   await me.see(area);
   await put(area, "zoo");

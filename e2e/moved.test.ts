@@ -19,7 +19,7 @@ interface Run {
   seed: number;
 }
 
-/** So many random events in the page, each held against the device drawn anew: asked from outside it would take far longer. */
+/** So many random events in the page, each compared with the same device drawn from scratch: asked from outside, it takes far longer. */
 const inPage = async (begins: number, count: number): Promise<Run> => {
   let seed = begins;
   const roll = (sides: number) => (seed = (seed * 48271) % 2147483647) % sides;

@@ -7,6 +7,8 @@ import { Served } from "./served.js";
 
 /** ms. How long anything may take to appear: a machine that stands still for seconds fails no test. */
 const patience = 25_000;
+/** ms. How often a page is asked again for what a test waits for: asked at every frame, it would be drawn at every frame. */
+const polling = 40;
 
 /** A page with what a person does on it. What it logs as an error is kept: there should be none. */
 export class Person {
@@ -30,7 +32,7 @@ export class Person {
   read = (selector: string, text: string) =>
     this.page.waitForFunction(
       (where, what) => [...document.querySelectorAll(where)].some((element) => element.textContent?.includes(what)),
-      { timeout: patience },
+      { timeout: patience, polling },
       selector,
       text,
     );
@@ -124,7 +126,7 @@ export class Person {
     );
   /** What axe finds against WCAG 2.2 AA outside the device: all in this theme, the contrasts in the other too. */
   look = async (): Promise<string[]> => {
-    await this.page.evaluate(axeCore.source);
+    if (!(await this.page.evaluate(() => "axe" in window))) await this.page.evaluate(axeCore.source);
     return this.page.evaluate(async () => {
       const { axe } = window as unknown as { axe: typeof axeCore };
       const { dataset } = document.documentElement;

@@ -14,8 +14,8 @@ const places = [
 export const browserProgram = (): string | undefined =>
   places.find((place) => place !== undefined && existsSync(place));
 
-/** A headless browser that talks to this machine alone. */
-export const openBrowser = (size = { width: 1280, height: 800 }): Promise<Browser> => {
+/** A headless browser that talks to this machine alone, started with further arguments of its own where some are given. */
+export const openBrowser = (more: readonly string[] = []): Promise<Browser> => {
   const program = browserProgram();
   if (!program)
     throw new Error(
@@ -23,7 +23,7 @@ export const openBrowser = (size = { width: 1280, height: 800 }): Promise<Browse
     );
   return puppeteer.launch({
     executablePath: program,
-    defaultViewport: size,
+    defaultViewport: { width: 1280, height: 800 },
     args: [
       "--no-sandbox",
       "--disable-gpu",
@@ -33,6 +33,7 @@ export const openBrowser = (size = { width: 1280, height: 800 }): Promise<Browse
       "--disable-component-update",
       "--disable-sync",
       "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost",
+      ...more,
     ],
   });
 };

@@ -1,4 +1,4 @@
-// Starts the server and the page together, both anew when their sources change: `npm run dev`. What is given is given to
+// Starts the server and the page together, and restarts either when its sources change: `npm run dev`. What is given is given to
 // the server: npm run dev -- app.frame.json --data other
 import { spawn } from "node:child_process";
 import { join } from "node:path";

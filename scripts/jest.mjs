@@ -28,10 +28,10 @@ const memoryDisk = () => {
   }
 };
 
-/** Makes the folder for all that tests write, and has every process that is started from now on write there. Whoever asks takes it away in the end. */
+/** Makes the folder for all files that tests write. Every process that is started from now on uses it. The caller removes it in the end. */
 export const workspace = () => {
   const kept = mkdtempSync(join(memoryDisk() ?? tmpdir(), "handy-frame-test-"));
-  // a database's server runs as a user of its own, which has to come to its folder in here
+  // the database server runs as another user, who has to reach its folder in here
   chmodSync(kept, 0o711);
   process.env.TMPDIR = kept;
   return kept;

@@ -41,11 +41,16 @@ export const bezierNear = (track: Pick<Track, "ease" | "ms">): [number, number, 
   const ms = trackMs(track);
   const shares = Array.from({ length: 24 }, (_, i) => (i + 0.5) / 24);
   const wanted = shares.map((share) => shareAt(track, share * ms));
-  const off = (bezier: [number, number, number, number]): number => {
+  /** The sum of the squares it is off by; once that is more than another's, it counts no further. */
+  const off = (bezier: [number, number, number, number], most: number): number => {
     const tried: { ease: Ease; ms: number } = { ease: { bezier }, ms: 1 };
-    return shares.reduce((sum, share, i) => sum + (shareAt(tried, share) - (wanted[i] ?? 0)) ** 2, 0);
+    let sum = 0;
+    for (let i = 0; i < shares.length && sum < most; i += 1)
+      sum += (shareAt(tried, shares[i] ?? 0) - (wanted[i] ?? 0)) ** 2;
+    return sum;
   };
   let best: [number, number, number, number] = [0.2, 0.7, 0.3, 1];
+  let least = off(best, Infinity);
   for (let step = 0.2; step > 0.004; step /= 2)
     for (let isBetter = true; isBetter;) {
       isBetter = false;
@@ -53,7 +58,8 @@ export const bezierNear = (track: Pick<Track, "ease" | "ms">): [number, number, 
         for (const by of [-step, step]) {
           const next: [number, number, number, number] = [...best];
           next[i] = i % 2 === 0 ? Math.min(1, Math.max(0, (next[i] ?? 0) + by)) : (next[i] ?? 0) + by;
-          if (off(next) < off(best) - 1e-9) [best, isBetter] = [next, true];
+          const sum = off(next, least);
+          if (sum < least - 1e-9) [best, least, isBetter] = [next, sum, true];
         }
     }
   const [x1, y1, x2, y2] = best;

@@ -39,7 +39,7 @@ class Replay {
     this.last = number;
   }
 
-  /** The frame after an edit, as it was written; null where there is none, or no frame to make it on. */
+  /** The frame after an edit, as it was written. Null if there is no such edit, or no frame to make it on. */
   private after(number: number, edit: string | null): Frame | null {
     if (edit === null || this.frame === null) return null;
     const { frame, results } = applyEach(this.frame, [JSON.parse(edit)]);

@@ -24,7 +24,7 @@ import { useFullDevice } from "./use-full-device.js";
 import { useUndoKeys } from "./undo-keys.js";
 import { usePanelInAddress, useViewInAddress, viewInAddress } from "./view-in-address.js";
 
-/** A frame that is opened: it, or what stands in the way so far. While nobody answers it is asked for again. */
+/** A frame that is opened, or the reason why it is not open yet. While the server does not answer, it is asked again. */
 const useOpening = (id: string): { opened: OpenFrame | null; problem: ProblemError | null } => {
   const [opened, setOpened] = useState<OpenFrame | null>(null);
   const [problem, setProblem] = useState<ProblemError | null>(null);

@@ -15,7 +15,7 @@ export class Reasons {
 
   private constructor(
     private find: ((tell: Tell) => readonly string[]) | null,
-    /** What is told where there is nothing to say. */
+    /** What is shown if there is nothing to say. */
     private before: Reasons | null,
     private found: readonly string[],
   ) {

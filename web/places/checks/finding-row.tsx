@@ -135,7 +135,7 @@ function FindingMore({ frame, finding, isOffered, playing }: FindingMoreProps) {
   );
 }
 
-/** The steps that show it, each to be gone to on the device. */
+/** The steps that show it. Each can be opened on the device. */
 function PlayedSteps({ playing }: { playing: Playing }) {
   return (
     <div className="flex flex-wrap items-center gap-1.5">

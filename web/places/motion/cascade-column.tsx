@@ -91,7 +91,7 @@ interface LevelRowProps {
 interface LevelSelectProps {
   frame: Frame;
   name: string;
-  /** The motion it says; null where it says none. */
+  /** The motion it says. Null if it says none. */
   says: Id | null;
   isOver: boolean;
   onSet: (id: Id | null) => void;
