@@ -9,7 +9,7 @@ import type { ContainerEntry, Entry, HubEntry, PairEntry, Pane, ScreenEntry, Sta
 const noEntries: readonly Entry[] = [];
 
 /** Whether whoever gave the entry says that it only holds the place of a tab that was not made yet. Nobody has to. */
-export const isUnmade = (entry: Entry): boolean => (entry as Entry & { isUnmade?: boolean }).isUnmade === true;
+export const isUnmade = (entry: Entry & { isUnmade?: boolean }): boolean => entry.isUnmade === true;
 
 /** A tab of a hub; undefined while it was not made. */
 export const tabOf = ({ tabs }: HubEntry, id: Id): Entry | undefined => {
