@@ -37,18 +37,16 @@ test.each(looks)(
       if (id !== null) await me.see(chosen(id));
       for (const [width = 0, height = 0] of windows) {
         await resize(width, height);
-        const look = async (where: string, parts: string, ...themes: ("dark" | "light")[]) => {
-          for (const each of await badlyDrawn(me.page, parts, themes))
-            wrong.add(`${width} by ${height}, ${where}: ${each}`);
+        const look = async (where: string, parts: string) => {
+          for (const each of await badlyDrawn(me.page, parts)) wrong.add(`${width} by ${height}, ${where}: ${each}`);
         };
         await me.see("[data-group]");
-        // a theme changes colours alone, as web/app/theme.test.ts holds: what is opened then is looked at in one of them
-        await look(at, "main", "dark", "light");
+        await look(at, "main");
         for (const group of await me.page.$$eval("[data-group]", (groups) =>
           groups.map((each) => (each as HTMLElement).dataset.group!),
         )) {
           await me.group(group);
-          await look(`${at} ${group}`, 'section[aria-label="Bench"]', "light");
+          await look(`${at} ${group}`, 'section[aria-label="Bench"]');
         }
       }
     }

@@ -14,7 +14,7 @@ const places = [
 export const browserProgram = (): string | undefined =>
   places.find((place) => place !== undefined && existsSync(place));
 
-/** A headless browser that talks to this machine alone, started with further arguments of its own where some are given. */
+/** A headless browser that talks to this machine alone, started with these further arguments. */
 export const openBrowser = (more: readonly string[] = []): Promise<Browser> => {
   const program = browserProgram();
   if (!program)

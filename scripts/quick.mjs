@@ -70,7 +70,7 @@ const took = timesOf(root);
 // what is loaded for a file is not in its time
 const secondsOf = (test) => (took.get(test) ?? (test.startsWith("e2e/") ? usual.e2e : usual.unit)) + 1;
 const nearest = related.sort((a, b) => distance(a) - distance(b) || secondsOf(a) - secondsOf(b));
-// what lies beside the change comes first; then one look at the real interface, the shortest; then the tests that import it
+// the tests beside the change come first; then one look at the real interface, the shortest; then the tests that import it
 const beside = nearest.filter((test) => distance(test) === 0);
 const [inPage] = [...new Set(sources.flatMap(inBrowser))].sort((a, b) => secondsOf(a) - secondsOf(b));
 const chosen = inPage === undefined ? [] : [inPage];
